@@ -1,0 +1,122 @@
+import type { BandProfileId, Water } from '../catalogue/parameter.types.ts'
+import type { ContentOf } from '../journal/entry.ts'
+import type { Journal, Line } from '../journal/journal.ts'
+import { tankVolume } from '../volume/volume.ts'
+import type { TankVolume, VolumeSheet } from '../volume/volume.schema.ts'
+
+export type TankRole = ContentOf<'tank-setup'>['role']
+export type EquipmentItem = ContentOf<'equipment'>['item']
+
+/** A tank as its journal entries leave it. */
+export interface Tank {
+  id: string
+  name: string
+  /** What the log line calls it. */
+  short: string
+  water: Water
+  role: TankRole
+  profile: BandProfileId | undefined
+  sheet: VolumeSheet | null
+  /** Null while the sheet is not filled in, or leaves no water. */
+  volume: TankVolume | null
+  contents: readonly string[]
+  retired: boolean
+  /** When it was set up, ms. */
+  since: number
+}
+
+/** The first word of a tank's name, as the log line takes it where no short name was given. */
+const shortOf = (name: string): string => name.trim().split(/\s+/)[0]!.toLowerCase()
+
+function describe(id: string, lines: readonly Line[]): Tank | null {
+  let setup: ContentOf<'tank-setup'> | null = null
+  let since = 0
+  for (const line of lines) {
+    if (line.struck) continue
+    const { content } = line
+    if (content.kind === 'tank-setup') {
+      setup = content
+      since = line.at
+    } else if (content.kind === 'tank-change' && setup) setup = { ...(setup as ContentOf<'tank-setup'>), ...content.changes }
+  }
+  if (!setup) return null
+  const sheet = setup.sheet ?? null
+  const volume = sheet && tankVolume(sheet)
+  return {
+    id,
+    name: setup.name,
+    short: setup.short ?? shortOf(setup.name),
+    water: setup.water,
+    role: setup.role,
+    profile: setup.profile as BandProfileId | undefined,
+    sheet,
+    volume: volume?.ok ? volume.value : null,
+    contents: setup.contents ?? [],
+    retired: setup.retired ?? false,
+    since,
+  }
+}
+
+/** A tank, or null when the journal holds none of that id. */
+export function tankById(journal: Journal, id: string): Tank | null {
+  return journal.derive(`tank:${id}`, [`tank-definition:${id}`], () => describe(id, journal.about(`tank-definition:${id}`)))
+}
+
+/** A tank as it was described at an instant: its net volume may have been another then. */
+export function tankAt(journal: Journal, id: string, at: number): Tank | null {
+  return describe(id, journal.about(`tank-definition:${id}`).filter((line) => line.at <= at)) ?? tankById(journal, id)
+}
+
+/** All tanks in the order they were set up, those taken down left out unless asked for. */
+export function tanksOf(journal: Journal, { retired = false } = {}): Tank[] {
+  const all = journal.derive('tanks', ['kind:tank-setup', 'kind:tank-change'], () => {
+    const ids = new Set(journal.ofKind('tank-setup').map(({ content }) => content.tankId))
+    return [...ids].flatMap((id) => tankById(journal, id) ?? [])
+  })
+  return retired ? all : all.filter((tank) => !tank.retired)
+}
+
+export interface Equipment {
+  item: EquipmentItem
+  running: boolean
+  since: number
+}
+
+/** What stands at a tank and whether it runs. */
+export function equipmentOf(journal: Journal, tankId: string): Equipment[] {
+  return journal.derive(`equipment:${tankId}`, ['kind:equipment'], () => {
+    const items = new Map<EquipmentItem, Equipment>()
+    for (const { content, at } of journal.ofKind('equipment')) {
+      if (content.tankId !== tankId) continue
+      if (content.removed) items.delete(content.item)
+      else items.set(content.item, { item: content.item, running: content.running, since: at })
+    }
+    return [...items.values()]
+  })
+}
+
+export interface Kit extends Omit<ContentOf<'kit-setup'>, 'kind' | 'happened' | 'kitId' | 'note'> {
+  id: string
+}
+
+/** The household's kits that are in use. */
+export function kitsOf(journal: Journal): Kit[] {
+  return journal.derive('kits', ['kind:kit-setup', 'kind:kit-change'], () => {
+    const kits = new Map<string, Kit>()
+    for (const { content } of journal.ofKind('kit-setup')) {
+      const { kind: _kind, happened: _happened, note: _note, kitId, ...properties } = content
+      kits.set(kitId, { id: kitId, ...properties })
+    }
+    for (const { content } of journal.ofKind('kit-change')) {
+      const kit = kits.get(content.kitId)
+      if (kit) kits.set(content.kitId, { ...kit, ...content.changes })
+    }
+    return [...kits.values()].filter((kit) => !kit.retired)
+  })
+}
+
+/** The kit that reads a parameter in a tank: the tank's own before a shared one; null where neither is on record. */
+export function kitFor(journal: Journal, tankId: string, parameter: string): Kit | null {
+  const kits = kitsOf(journal).filter((kit) => kit.parameter === parameter)
+  return kits.find((kit) => kit.tankId === tankId) ?? kits.find((kit) => kit.tankId === undefined) ?? null
+}

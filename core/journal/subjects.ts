@@ -1,0 +1,88 @@
+import type { Content, ContentKind } from './entry.ts'
+
+/**
+ * What an entry is about. The journal keeps a time-ordered list a subject, so that a question reads only the entries that
+ * bear on it, however long the journal.
+ */
+export type Subject =
+  | `kind:${ContentKind}`
+  | `tank:${string}`
+  | `tank-definition:${string}`
+  | `readings:${string}:${string}`
+  | `water:${string}`
+  | `animal:${string}`
+  | `product:${string}`
+  | `kit:${string}`
+  | `expected:${string}`
+  | `course:${string}`
+  | `task:${string}`
+
+/** The tanks an entry belongs to in the ledger: two for a move, none for the shelf and the household. */
+export function tanksOf(content: Content): string[] {
+  switch (content.kind) {
+    case 'move':
+      return content.fromTankId === content.toTankId ? [content.toTankId] : [content.fromTankId, content.toTankId]
+    case 'household':
+    case 'product-setup':
+    case 'product-change':
+    case 'animal-change':
+      return []
+    default:
+      return 'tankId' in content && content.tankId !== undefined ? [content.tankId] : []
+  }
+}
+
+/** Every subject an entry is about. */
+export function subjectsOf(content: Content): Subject[] {
+  const subjects: Subject[] = [`kind:${content.kind}`, ...tanksOf(content).map((tank): Subject => `tank:${tank}`)]
+  switch (content.kind) {
+    case 'tank-setup':
+    case 'tank-change':
+      subjects.push(`tank-definition:${content.tankId}`)
+      break
+    case 'reading':
+      subjects.push(`readings:${content.tankId}:${content.parameter}`)
+      break
+    case 'water-change':
+    case 'dose':
+      subjects.push(`water:${content.tankId}`)
+      break
+    case 'arrival':
+    case 'animal-change':
+    case 'death':
+    case 'departure':
+      subjects.push(`animal:${content.animalId}`)
+      break
+    case 'move':
+      subjects.push(`animal:${content.animalId}`)
+      if (content.newAnimalId !== undefined) subjects.push(`animal:${content.newAnimalId}`)
+      break
+    case 'sighting':
+      subjects.push(...content.animalIds.map((animal): Subject => `animal:${animal}`))
+      break
+    case 'note':
+      subjects.push(...(content.animalIds ?? []).map((animal): Subject => `animal:${animal}`))
+      break
+    case 'product-setup':
+    case 'product-change':
+      subjects.push(`product:${content.productId}`)
+      break
+    case 'kit-setup':
+    case 'kit-change':
+      subjects.push(`kit:${content.kitId}`)
+      break
+    case 'expected':
+      subjects.push(`expected:${content.expectedId}`)
+      break
+    case 'task':
+      subjects.push(`task:${content.taskId}`)
+      break
+    case 'household':
+    case 'equipment':
+    case 'count':
+      break
+  }
+  if (content.kind === 'dose' && content.productId !== undefined) subjects.push(`product:${content.productId}`)
+  if ('courseId' in content && content.courseId !== undefined) subjects.push(`course:${content.courseId}`)
+  return [...new Set(subjects)]
+}

@@ -1,0 +1,20 @@
+/**
+ * Conversions between a person's units and the core's, made once at the edge. Factors: design contract; by definition
+ * unless a source is named.
+ */
+
+export const L_PER_US_GAL = 3.785411784
+export const L_PER_UK_GAL = 4.54609
+export const CM_PER_INCH = 2.54
+/** Hobby convention, not the exact 2.8043. */
+export const DKH_PER_MEQ = 2.8
+export const CACO3_MG_PER_MEQ = 50.04
+
+/** How much of a compound one unit of its element makes, mg/mg. */
+export const NH3_PER_N = 1.2159
+export const NO3_PER_N = 4.4268
+export const PO4_PER_P = 3.0662
+export const SIO2_PER_SI = 2.1393
+
+export const celsiusFromFahrenheit = (f: number): number => (f - 32) / 1.8
+export const fahrenheitFromCelsius = (c: number): number => c * 1.8 + 32

@@ -1,0 +1,32 @@
+/** Three kinds of unit tests: the core (plain Node), what stands on it outside a browser, and components (jsdom). */
+const transform = {
+  '^.+\\.(t|j|mj)sx?$': [
+    '@swc/jest',
+    {
+      jsc: {
+        parser: { syntax: 'typescript', tsx: true },
+        transform: { react: { runtime: 'automatic' } },
+        target: 'es2022',
+      },
+    },
+  ],
+}
+
+const shared = {
+  transform,
+  transformIgnorePatterns: ['/node_modules/(?!(typebox|@tanstack|@date-fns|date-fns|uuid|@fontsource-variable)/)'],
+  moduleNameMapper: { '\\.css$': '<rootDir>/scripts/testing/no-css.cjs', '^virtual:pwa-register$': '<rootDir>/scripts/testing/no-css.cjs' },
+}
+
+export default {
+  projects: [
+    { ...shared, displayName: 'core', testEnvironment: 'node', testMatch: ['<rootDir>/(core|server|demo|scripts)/**/*.test.ts'] },
+    {
+      ...shared,
+      displayName: 'app',
+      testEnvironment: 'jsdom',
+      setupFiles: ['<rootDir>/scripts/testing/browser.ts'],
+      testMatch: ['<rootDir>/app/**/*.test.{ts,tsx}'],
+    },
+  ],
+}
