@@ -15,12 +15,20 @@ const transform = {
 const shared = {
   transform,
   transformIgnorePatterns: ['/node_modules/(?!(typebox|@tanstack|@date-fns|date-fns|uuid|@fontsource-variable)/)'],
-  moduleNameMapper: { '\\.css$': '<rootDir>/scripts/testing/no-css.cjs', '^virtual:pwa-register$': '<rootDir>/scripts/testing/no-css.cjs' },
+  moduleNameMapper: {
+    '\\.css$': '<rootDir>/scripts/testing/no-css.cjs',
+    '^virtual:pwa-register$': '<rootDir>/scripts/testing/no-css.cjs',
+  },
 }
 
 export default {
   projects: [
-    { ...shared, displayName: 'core', testEnvironment: 'node', testMatch: ['<rootDir>/(core|server|demo|scripts)/**/*.test.ts'] },
+    {
+      ...shared,
+      displayName: 'core',
+      testEnvironment: 'node',
+      testMatch: ['<rootDir>/(core|server|demo|scripts)/**/*.test.ts'],
+    },
     {
       ...shared,
       displayName: 'app',

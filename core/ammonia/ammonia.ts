@@ -26,7 +26,10 @@ export function freeAmmonia({ tanMgPerL, pH, temperatureC, salinityPsu }: FreeAm
 export function compareAmmonia(input: CompareAmmoniaInput): Result<AmmoniaComparison> {
   const { kit, indicator, pH, temperatureC, salinityPsu } = input
   if (indicator.lowMgPerL > indicator.highMgPerL)
-    return invalid('/indicator/lowMgPerL', `expected at most the card’s upper value, ${indicator.highMgPerL}; came ${indicator.lowMgPerL}`)
+    return invalid(
+      '/indicator/lowMgPerL',
+      `expected at most the card’s upper value, ${indicator.highMgPerL}; came ${indicator.lowMgPerL}`,
+    )
   const share = freeShare(pH, temperatureC, salinityPsu)
   const fromMgPerL = share * Math.max(0, kit.tanMgPerL - 2 * kit.sdMgPerL)
   const toMgPerL = share * (kit.tanMgPerL + 2 * kit.sdMgPerL)

@@ -24,15 +24,35 @@ export interface Parameter {
 }
 
 export type ParameterId =
-  | 'temp' | 'salinity' | 'ph' | 'alk-kh' | 'ca' | 'mg' | 'k' | 'no3' | 'po4' | 'tan' | 'no2' | 'sio2' | 'gh' | 'copper' | 'oxygen'
+  | 'temp'
+  | 'salinity'
+  | 'ph'
+  | 'alk-kh'
+  | 'ca'
+  | 'mg'
+  | 'k'
+  | 'no3'
+  | 'po4'
+  | 'tan'
+  | 'no2'
+  | 'sio2'
+  | 'gh'
+  | 'copper'
+  | 'oxygen'
 
 export type BandProfileId =
-  | 'reef-sps' | 'reef-lps' | 'reef-soft' | 'fish-only' | 'quarantine-marine'
-  | 'planted-fresh' | 'betta-nano' | 'shrimp-neo' | 'shrimp-caridina'
+  | 'reef-sps'
+  | 'reef-lps'
+  | 'reef-soft'
+  | 'fish-only'
+  | 'quarantine-marine'
+  | 'planted-fresh'
+  | 'betta-nano'
+  | 'shrimp-neo'
+  | 'shrimp-caridina'
 
 export interface BandProfile {
   id: BandProfileId
   name: string
   water: Water
 }
-

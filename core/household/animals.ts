@@ -48,12 +48,28 @@ interface Start {
 
 function startOf(journal: Journal, id: string, line: Line): Start | null {
   const { content, at } = line
-  if (content.kind === 'arrival') return { at, tankId: content.tankId, count: content.count, name: content.name, species: content.species, group: content.group }
+  if (content.kind === 'arrival')
+    return {
+      at,
+      tankId: content.tankId,
+      count: content.count,
+      name: content.name,
+      species: content.species,
+      group: content.group,
+    }
   if (content.kind !== 'move' || content.newAnimalId !== id || content.animalId === id) return null
-  const parent = journal.about(`animal:${content.animalId}`).find((other) => other.content.kind === 'arrival')?.content as
-    | ContentOf<'arrival'>
-    | undefined
-  return parent ? { at, tankId: content.toTankId, count: content.count ?? 1, name: undefined, species: parent.species, group: parent.group } : null
+  const parent = journal.about(`animal:${content.animalId}`).find((other) => other.content.kind === 'arrival')
+    ?.content as ContentOf<'arrival'> | undefined
+  return parent
+    ? {
+        at,
+        tankId: content.toTankId,
+        count: content.count ?? 1,
+        name: undefined,
+        species: parent.species,
+        group: parent.group,
+      }
+    : null
 }
 
 function describe(journal: Journal, id: string): Animal | null {
@@ -65,8 +81,16 @@ function describe(journal: Journal, id: string): Animal | null {
       const start = startOf(journal, id, line)
       if (start)
         animal = {
-          id, name: start.name ?? null, species: start.species, group: start.group, count: start.count, arrivedAt: start.at,
-          firstCount: start.count, stays: [{ tankId: start.tankId, from: start.at, to: null }], changes: [], end: null,
+          id,
+          name: start.name ?? null,
+          species: start.species,
+          group: start.group,
+          count: start.count,
+          arrivedAt: start.at,
+          firstCount: start.count,
+          stays: [{ tankId: start.tankId, from: start.at, to: null }],
+          changes: [],
+          end: null,
         }
       continue
     }
@@ -93,7 +117,8 @@ function describe(journal: Journal, id: string): Animal | null {
         animal.stays.push({ tankId: content.toTankId, from: at, to: null })
       }
     } else if (content.kind === 'death' && content.animalId === id) lose(content.count ?? 1, 'died', content.cause)
-    else if (content.kind === 'departure' && content.animalId === id) lose(content.count ?? animal.count, 'left', content.to)
+    else if (content.kind === 'departure' && content.animalId === id)
+      lose(content.count ?? animal.count, 'left', content.to)
   }
   return animal
 }
@@ -103,18 +128,27 @@ export function animalById(journal: Journal, id: string): Animal | null {
   // A group that split off reads its species from the group it came from.
   const parents = journal
     .about(`animal:${id}`)
-    .flatMap(({ content }): Subject[] => (content.kind === 'move' && content.newAnimalId === id ? [`animal:${content.animalId}`] : []))
+    .flatMap(({ content }): Subject[] =>
+      content.kind === 'move' && content.newAnimalId === id ? [`animal:${content.animalId}`] : [],
+    )
   return journal.derive(`animal:${id}`, [`animal:${id}`, ...parents], () => describe(journal, id))
 }
 
 /** Every animal there ever was, in the order they came. */
 export function animalsOf(journal: Journal): Animal[] {
-  return journal.derive('animals', ['kind:arrival', 'kind:animal-change', 'kind:move', 'kind:death', 'kind:departure'], () => {
-    const ids = new Set<string>()
-    for (const { content } of journal.ofKind('arrival')) ids.add(content.animalId)
-    for (const { content } of journal.ofKind('move')) if (content.newAnimalId !== undefined) ids.add(content.newAnimalId)
-    return [...ids].flatMap((id) => animalById(journal, id) ?? []).sort((a, b) => a.arrivedAt - b.arrivedAt || (a.id < b.id ? -1 : 1))
-  })
+  return journal.derive(
+    'animals',
+    ['kind:arrival', 'kind:animal-change', 'kind:move', 'kind:death', 'kind:departure'],
+    () => {
+      const ids = new Set<string>()
+      for (const { content } of journal.ofKind('arrival')) ids.add(content.animalId)
+      for (const { content } of journal.ofKind('move'))
+        if (content.newAnimalId !== undefined) ids.add(content.newAnimalId)
+      return [...ids]
+        .flatMap((id) => animalById(journal, id) ?? [])
+        .sort((a, b) => a.arrivedAt - b.arrivedAt || (a.id < b.id ? -1 : 1))
+    },
+  )
 }
 
 /** The tank an animal is in now, or null when it is gone. */

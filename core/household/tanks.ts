@@ -37,7 +37,8 @@ function describe(id: string, lines: readonly Line[]): Tank | null {
     if (content.kind === 'tank-setup') {
       setup = content
       since = line.at
-    } else if (content.kind === 'tank-change' && setup) setup = { ...(setup as ContentOf<'tank-setup'>), ...content.changes }
+    } else if (content.kind === 'tank-change' && setup)
+      setup = { ...(setup as ContentOf<'tank-setup'>), ...content.changes }
   }
   if (!setup) return null
   const sheet = setup.sheet ?? null
@@ -59,12 +60,19 @@ function describe(id: string, lines: readonly Line[]): Tank | null {
 
 /** A tank, or null when the journal holds none of that id. */
 export function tankById(journal: Journal, id: string): Tank | null {
-  return journal.derive(`tank:${id}`, [`tank-definition:${id}`], () => describe(id, journal.about(`tank-definition:${id}`)))
+  return journal.derive(`tank:${id}`, [`tank-definition:${id}`], () =>
+    describe(id, journal.about(`tank-definition:${id}`)),
+  )
 }
 
 /** A tank as it was described at an instant: its net volume may have been another then. */
 export function tankAt(journal: Journal, id: string, at: number): Tank | null {
-  return describe(id, journal.about(`tank-definition:${id}`).filter((line) => line.at <= at)) ?? tankById(journal, id)
+  return (
+    describe(
+      id,
+      journal.about(`tank-definition:${id}`).filter((line) => line.at <= at),
+    ) ?? tankById(journal, id)
+  )
 }
 
 /** All tanks in the order they were set up, those taken down left out unless asked for. */

@@ -8,13 +8,19 @@ function readingFault(reading: ContentOf<'reading'>): Explained | null {
   const parameter = parameterById(reading.parameter)
   if (!parameter) return { path: '/parameter', message: `"${reading.parameter}" is not a parameter Brinvo knows` }
   if (reading.unit !== parameter.unit)
-    return { path: '/unit', message: `expected ${parameter.unit}, the unit ${parameter.name} is kept in; came "${reading.unit}"` }
+    return {
+      path: '/unit',
+      message: `expected ${parameter.unit}, the unit ${parameter.name} is kept in; came "${reading.unit}"`,
+    }
   if (parameter.kept === null && reading.basis === undefined)
     return { path: '/basis', message: `expected NH3, NH4 or N: a ${parameter.name} reading keeps what its kit states` }
   if (parameter.kept !== null && reading.basis !== undefined)
     return { path: '/basis', message: `${parameter.name} is kept as one basis only; leave this out` }
   if (reading.result.kind === 'range' && reading.result.low > reading.result.high)
-    return { path: '/result/low', message: `expected at most the upper value, ${reading.result.high}; came ${reading.result.low}` }
+    return {
+      path: '/result/low',
+      message: `expected at most the upper value, ${reading.result.high}; came ${reading.result.low}`,
+    }
   return null
 }
 

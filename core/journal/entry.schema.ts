@@ -7,8 +7,10 @@ import { FORMAT_NAME } from './format.ts'
 const id = (description?: string) =>
   Type.String({ minLength: 1, maxLength: 64, pattern: '^[A-Za-z0-9_-]+$', ...(description && { description }) })
 const name = (description?: string) => Type.String({ minLength: 1, maxLength: 80, ...(description && { description }) })
-const words = (description?: string) => Type.String({ minLength: 1, maxLength: 4000, ...(description && { description }) })
-const count = (description?: string) => Type.Integer({ minimum: 1, maximum: 100_000, ...(description && { description }) })
+const words = (description?: string) =>
+  Type.String({ minLength: 1, maxLength: 4000, ...(description && { description }) })
+const count = (description?: string) =>
+  Type.Integer({ minimum: 1, maximum: 100_000, ...(description && { description }) })
 const finiteValue = () => Type.Number()
 /** A property that may be left out. */
 const opt = Type.Optional
@@ -34,7 +36,14 @@ export const Household = content(
 
 const tankProperties = {
   name: name(),
-  short: opt(Type.String({ minLength: 1, maxLength: 20, pattern: '^[A-Za-z0-9_-]+$', description: 'what the log line calls it' })),
+  short: opt(
+    Type.String({
+      minLength: 1,
+      maxLength: 20,
+      pattern: '^[A-Za-z0-9_-]+$',
+      description: 'what the log line calls it',
+    }),
+  ),
   water: oneOf(['marine', 'freshwater'] as const),
   role: oneOf(['display', 'quarantine', 'frag', 'tub', 'jar', 'bucket'] as const),
   profile: opt(Type.String({ minLength: 1, maxLength: 40, description: 'band profile of the catalogue' })),
@@ -57,7 +66,19 @@ export const EquipmentSwitch = content(
   {
     tankId: id(),
     item: oneOf([
-      'carbon', 'uv', 'ozone', 'skimmer', 'auto-top-off', 'flow', 'heater', 'air', 'light', 'resin', 'dosing-pump', 'co2', 'ammonia-binder',
+      'carbon',
+      'uv',
+      'ozone',
+      'skimmer',
+      'auto-top-off',
+      'flow',
+      'heater',
+      'air',
+      'light',
+      'resin',
+      'dosing-pump',
+      'co2',
+      'ammonia-binder',
     ] as const),
     running: Type.Boolean(),
     removed: opt(Type.Boolean({ description: 'no longer at this tank' })),
@@ -68,7 +89,10 @@ export const EquipmentSwitch = content(
 const kitProperties = {
   name: name(),
   parameter: id(),
-  uncertainty: strict({ abs: nonNegative('95 % half-width, in the parameter’s unit'), rel: opt(fraction('share of the value, added to abs')) }),
+  uncertainty: strict({
+    abs: nonNegative('95 % half-width, in the parameter’s unit'),
+    rel: opt(fraction('share of the value, added to abs')),
+  }),
   step: opt(positive('smallest step it reads')),
   basis: opt(oneOf(['NH3', 'NH4', 'N', 'NO3', 'PO4', 'P', 'SiO2', 'Si'] as const, 'what it states its value as')),
   tankId: opt(id('the one tank it belongs to; any tank if left out')),
@@ -91,7 +115,11 @@ const productProperties = {
 }
 const productDescription = strict(productProperties)
 const productChanges = Type.Unsafe<Partial<Static<typeof productDescription>>>(Type.Partial(productDescription))
-export const ProductSetup = content('product-setup', { productId: id(), ...productProperties }, 'a product stands on the shelf')
+export const ProductSetup = content(
+  'product-setup',
+  { productId: id(), ...productProperties },
+  'a product stands on the shelf',
+)
 export const ProductChange = content(
   'product-change',
   { productId: id(), changes: productChanges },
@@ -186,7 +214,10 @@ export const WaterChange = content(
     tankId: id(),
     litres: positive(),
     replacement: opt(
-      strict({ copperMgPerL: opt(nonNegative()), salinityPsu: opt(nonNegative()), temperatureC: opt(finiteValue()) }, 'what the new water holds'),
+      strict(
+        { copperMgPerL: opt(nonNegative()), salinityPsu: opt(nonNegative()), temperatureC: opt(finiteValue()) },
+        'what the new water holds',
+      ),
     ),
   },
   'water is exchanged',
@@ -211,7 +242,13 @@ export const Sighting = content(
     tankId: id(),
     animalIds: Type.Array(id(), { maxItems: 200 }),
     signs: Type.Array(strict({ sign: id('sign of the catalogue'), present: Type.Boolean() }), { maxItems: 100 }),
-    appetite: opt(Type.Integer({ minimum: 0, maximum: 4, description: '0 ignores, 1 looks, 2 mouths and spits, 3 eats some, 4 eats all' })),
+    appetite: opt(
+      Type.Integer({
+        minimum: 0,
+        maximum: 4,
+        description: '0 ignores, 1 looks, 2 mouths and spits, 3 eats some, 4 eats all',
+      }),
+    ),
     breathsPerMinute: opt(positive('gill beats at rest')),
     seen: opt(Type.Boolean({ description: 'head count: this animal was seen, or not' })),
     words: opt(words('what was written, in the keeper’s words')),
@@ -252,8 +289,27 @@ export const Task = content(
 
 /** Everything that can happen, apart from corrections and strike-outs. */
 export const Content = Type.Union([
-  Household, TankSetup, TankChange, EquipmentSwitch, KitSetup, KitChange, ProductSetup, ProductChange, Arrival, AnimalChange,
-  Expected, Move, Death, Departure, Reading, WaterChange, Dose, Sighting, Count, Note, Task,
+  Household,
+  TankSetup,
+  TankChange,
+  EquipmentSwitch,
+  KitSetup,
+  KitChange,
+  ProductSetup,
+  ProductChange,
+  Arrival,
+  AnimalChange,
+  Expected,
+  Move,
+  Death,
+  Departure,
+  Reading,
+  WaterChange,
+  Dose,
+  Sighting,
+  Count,
+  Note,
+  Task,
 ])
 export type Content = Static<typeof Content>
 export type ContentKind = Content['kind']

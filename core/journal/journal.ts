@@ -1,5 +1,14 @@
 import equal from 'fast-deep-equal'
-import { isCorrection, isStrikeOut, type Content, type ContentKind, type ContentOf, type Correction, type Entry, type Recorded } from './entry.ts'
+import {
+  isCorrection,
+  isStrikeOut,
+  type Content,
+  type ContentKind,
+  type ContentOf,
+  type Correction,
+  type Entry,
+  type Recorded,
+} from './entry.ts'
 import { subjectsOf, type Subject } from './subjects.ts'
 
 /** An entry as it stands now: with its latest correction, and whether it is struck out. */
@@ -183,7 +192,8 @@ export class Journal {
     const { entry } = slot as { entry: Recorded }
     const kind = entry.content.kind
     const standing = this.amendments(id).filter(
-      (amendment) => !this.#isVoid(amendment) && (isStrikeOut(amendment) || (amendment as Correction).content.kind === kind),
+      (amendment) =>
+        !this.#isVoid(amendment) && (isStrikeOut(amendment) || (amendment as Correction).content.kind === kind),
     )
     const newest = standing[standing.length - 1]
     const correction = standing.findLast(isCorrection)

@@ -12,5 +12,8 @@ const problem = strict({
 })
 export type ReadProblem = Static<typeof problem>
 
-export const JournalReadOutput = strict({ entries: Type.Array(Type.Unsafe<Entry>({ type: 'object' })), problems: Type.Array(problem) })
+export const JournalReadOutput = strict({
+  entries: Type.Array(Type.Unsafe<Entry>({ type: 'object' })),
+  problems: Type.Array(problem),
+})
 export type JournalReadOutput = Static<typeof JournalReadOutput>

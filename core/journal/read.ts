@@ -21,11 +21,18 @@ function parseFrame(text: string): { frame: { version: number; entries: unknown[
     value = JSON.parse(text) as unknown
   } catch (error) {
     const { message } = error as Error
-    return { problem: { line: lineOfFault(text, message), message: `not a journal file: the text is not JSON here (${message})` } }
+    return {
+      problem: {
+        line: lineOfFault(text, message),
+        message: `not a journal file: the text is not JSON here (${message})`,
+      },
+    }
   }
   const { format, version } = (value ?? {}) as { format?: unknown; version?: unknown }
   if (format !== FORMAT_NAME)
-    return { problem: { path: '/format', message: `expected a file with "format": "${FORMAT_NAME}"; this is something else` } }
+    return {
+      problem: { path: '/format', message: `expected a file with "format": "${FORMAT_NAME}"; this is something else` },
+    }
   if (typeof version === 'number' && version > FORMAT_VERSION)
     return {
       problem: {
@@ -72,9 +79,15 @@ function correctionProblems(entries: readonly Entry[], byId: ReadonlyMap<string,
     if (!target) continue
     const path = `/entries/${index}/corrects`
     if (!('content' in target) || isCorrection(target))
-      problems.push({ path, message: `expected the id of a first entry; "${entry.corrects}" is itself a correction or a strike-out` })
+      problems.push({
+        path,
+        message: `expected the id of a first entry; "${entry.corrects}" is itself a correction or a strike-out`,
+      })
     else if (target.content.kind !== entry.content.kind)
-      problems.push({ path, message: `expected a correction of kind "${target.content.kind}"; came "${entry.content.kind}"` })
+      problems.push({
+        path,
+        message: `expected a correction of kind "${target.content.kind}"; came "${entry.content.kind}"`,
+      })
   }
   return problems
 }

@@ -17,7 +17,10 @@ function parse(text: string): { ok: true; value: unknown } | { ok: false; error:
   try {
     return { ok: true, value: JSON.parse(text) as unknown }
   } catch (error) {
-    return { ok: false, error: { code: 'invalid-input', path: '', message: `expected JSON; ${(error as Error).message}` } }
+    return {
+      ok: false,
+      error: { code: 'invalid-input', path: '', message: `expected JSON; ${(error as Error).message}` },
+    }
   }
 }
 
@@ -26,8 +29,17 @@ function batchLine(line: string): string {
   const parsed = parse(line)
   if (!parsed.ok) return decline(parsed.error).output
   const request = parsed.value
-  if (request === null || typeof request !== 'object' || Array.isArray(request) || typeof (request as { operation?: unknown }).operation !== 'string')
-    return decline({ code: 'invalid-input', path: '/operation', message: 'expected {"operation": name, "input": object} on every line' }).output
+  if (
+    request === null ||
+    typeof request !== 'object' ||
+    Array.isArray(request) ||
+    typeof (request as { operation?: unknown }).operation !== 'string'
+  )
+    return decline({
+      code: 'invalid-input',
+      path: '/operation',
+      message: 'expected {"operation": name, "input": object} on every line',
+    }).output
   // Other properties of the line (an id, a remark) are the caller's own.
   const { operation, input } = request as { operation: string; input?: unknown }
   const result = runUnknown(operation, input)
@@ -41,11 +53,24 @@ function batchLine(line: string): string {
  */
 export function command(args: readonly string[], input: () => string): CommandOutcome {
   const [first, ...more] = args
-  if (first === undefined || more.length > 0) return decline({ code: 'invalid-input', path: '', message: `expected ${USAGE}` })
+  if (first === undefined || more.length > 0)
+    return decline({ code: 'invalid-input', path: '', message: `expected ${USAGE}` })
   if (first === '--list')
-    return { output: Object.entries(OPERATIONS).map(([name, { summary }]) => `${name}  ${summary}`).join('\n'), exitCode: 0 }
+    return {
+      output: Object.entries(OPERATIONS)
+        .map(([name, { summary }]) => `${name}  ${summary}`)
+        .join('\n'),
+      exitCode: 0,
+    }
   if (first === '--batch')
-    return { output: input().split('\n').filter((line) => line.trim() !== '').map(batchLine).join('\n'), exitCode: 0 }
+    return {
+      output: input()
+        .split('\n')
+        .filter((line) => line.trim() !== '')
+        .map(batchLine)
+        .join('\n'),
+      exitCode: 0,
+    }
   const unknown = runUnknown(first, undefined)
   if (!unknown.ok && unknown.error.code === 'unknown-operation') return decline(unknown.error)
   const parsed = parse(input())

@@ -20,11 +20,18 @@ export const OPERATIONS = {
   'salinity.convert': operation('practical salinity, specific gravity and density of sea water', convertSalinity),
   'salinity.swap': operation('litres to swap, step by step, to move the salinity', swapSalinity),
   'ammonia.free': operation('free ammonia out of the total, by pH, temperature and salinity', freeAmmonia),
-  'ammonia.compare': operation('whether a total-ammonia kit and a free-ammonia card contradict each other', compareAmmonia),
-  'waterChange.sequence': operation('level after each of several water changes, and what is left of the first water', changeSequence),
+  'ammonia.compare': operation(
+    'whether a total-ammonia kit and a free-ammonia card contradict each other',
+    compareAmmonia,
+  ),
+  'waterChange.sequence': operation(
+    'level after each of several water changes, and what is left of the first water',
+    changeSequence,
+  ),
   'journal.read': operation('reads an exported journal file as the import does, keeping nothing', readJournal),
 } as const
 
 export type OperationName = keyof typeof OPERATIONS
 export type InputOf<N extends OperationName> = Parameters<(typeof OPERATIONS)[N]['run']>[0]
-export type OutputOf<N extends OperationName> = ReturnType<(typeof OPERATIONS)[N]['run']> extends Result<infer O> ? O : never
+export type OutputOf<N extends OperationName> =
+  ReturnType<(typeof OPERATIONS)[N]['run']> extends Result<infer O> ? O : never

@@ -26,7 +26,9 @@ export const SalinitySwapInput = strict({
 export type SalinitySwapInput = Static<typeof SalinitySwapInput>
 
 export const SalinitySwap = strict({
-  steps: Type.Array(strict({ afterHours: nonNegative(), replaceL: positive(), psu: nonNegative() }), { maxItems: MAX_POINTS }),
+  steps: Type.Array(strict({ afterHours: nonNegative(), replaceL: positive(), psu: nonNegative() }), {
+    maxItems: MAX_POINTS,
+  }),
   totalL: nonNegative(),
 })
 export type SalinitySwap = Static<typeof SalinitySwap>

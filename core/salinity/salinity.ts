@@ -16,7 +16,10 @@ export function convertSalinity(input: SalinityConvertInput): Result<Salinity> {
     psu = salinityFromGravity(value, temperatureC, referenceC)
     if (psu === null) {
       const [low, high] = [0, MAX_PSU].map((s) => specificGravity(s, temperatureC, referenceC).toFixed(4))
-      return invalid('/value', `expected a specific gravity from ${low} to ${high} at these temperatures; came ${value}`)
+      return invalid(
+        '/value',
+        `expected a specific gravity from ${low} to ${high} at these temperatures; came ${value}`,
+      )
     }
   } else if (psu < 0 || psu > MAX_PSU) return invalid('/value', `expected 0 to ${MAX_PSU} psu; came ${value}`)
   return ok({

@@ -55,7 +55,10 @@ export function explain(error: SchemaError, root: unknown): Explained {
   const came = `came ${shown(at(root, path))}`
   switch (keyword) {
     case 'required':
-      return { path: `${path}/${escapePointer(String(params['missingProperty']))}`, message: `expected a value here; it is missing` }
+      return {
+        path: `${path}/${escapePointer(String(params['missingProperty']))}`,
+        message: `expected a value here; it is missing`,
+      }
     case 'additionalProperties':
       return {
         path: `${path}/${escapePointer(String(params['additionalProperty']))}`,
@@ -69,7 +72,10 @@ export function explain(error: SchemaError, root: unknown): Explained {
     case 'maximum':
     case 'exclusiveMinimum':
     case 'exclusiveMaximum':
-      return { path, message: `expected ${COMPARISON[String(params['comparison'])]} ${String(params['limit'])}; ${came}` }
+      return {
+        path,
+        message: `expected ${COMPARISON[String(params['comparison'])]} ${String(params['limit'])}; ${came}`,
+      }
     case 'enum':
       return { path, message: `expected one of ${(params['allowedValues'] as unknown[]).join(', ')}; ${came}` }
     case 'const':

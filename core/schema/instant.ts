@@ -8,7 +8,12 @@ export function isInstant(text: string): boolean {
   const parts = SHAPE.exec(text)
   if (!parts) return false
   const [year, month, day, hour, minute, second] = parts.slice(1, 7).map((part) => Number(part ?? 0)) as [
-    number, number, number, number, number, number,
+    number,
+    number,
+    number,
+    number,
+    number,
+    number,
   ]
   if (hour > 23 || minute > 59 || second > 59) return false
   const date = new Date(Date.UTC(2000, month - 1, day))

@@ -1,7 +1,8 @@
 import Type, { type TObject, type TProperties } from 'typebox'
 
 /** A quantity that must be over zero: volumes, lengths, steps, intervals, half-lives, strengths, flows. */
-export const positive = (description?: string) => Type.Number({ exclusiveMinimum: 0, ...(description && { description }) })
+export const positive = (description?: string) =>
+  Type.Number({ exclusiveMinimum: 0, ...(description && { description }) })
 
 /** A quantity of zero or more: concentrations, masses, counts, pauses. */
 export const nonNegative = (description?: string) => Type.Number({ minimum: 0, ...(description && { description }) })

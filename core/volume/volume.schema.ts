@@ -3,7 +3,11 @@ import { finite, fraction, nonNegative, positive, strict } from '../schema/types
 
 const box = strict({ kind: Type.Literal('box'), lengthCm: positive(), widthCm: positive(), heightCm: positive() })
 const cylinder = strict({ kind: Type.Literal('cylinder'), diameterCm: positive(), heightCm: positive() })
-const hexagon = strict({ kind: Type.Literal('hexagon'), sideCm: positive('side of the regular hexagon'), heightCm: positive() })
+const hexagon = strict({
+  kind: Type.Literal('hexagon'),
+  sideCm: positive('side of the regular hexagon'),
+  heightCm: positive(),
+})
 const bowFront = strict({
   kind: Type.Literal('bow-front'),
   lengthCm: positive('also the chord of the bow'),

@@ -58,7 +58,10 @@ export function tankVolume(sheet: VolumeSheet): Result<TankVolume> {
     grossL = filledL = (shape as Extract<TankShape, { kind: 'known' }>).litres
   } else {
     if (waterHeightCm !== undefined && waterHeightCm > shape.heightCm)
-      return invalid('/waterHeightCm', `expected at most the tank’s height, ${shape.heightCm} cm; came ${waterHeightCm}`)
+      return invalid(
+        '/waterHeightCm',
+        `expected at most the tank’s height, ${shape.heightCm} cm; came ${waterHeightCm}`,
+      )
     waterCm = waterHeightCm ?? shape.heightCm
     grossL = (footprint * shape.heightCm) / CM3_PER_L
     filledL = (footprint * waterCm) / CM3_PER_L
@@ -85,7 +88,10 @@ export function tankVolume(sheet: VolumeSheet): Result<TankVolume> {
 export function volumeFromDose({ massMg, before, after }: VolumeFromDoseInput): Result<VolumeFromDose> {
   const rise = after.mgPerL - before.mgPerL
   if (!(rise > 0))
-    return noSolution('/after/mgPerL', `the level has to rise with the dose; it went from ${before.mgPerL} to ${after.mgPerL} mg/L`)
+    return noSolution(
+      '/after/mgPerL',
+      `the level has to rise with the dose; it went from ${before.mgPerL} to ${after.mgPerL} mg/L`,
+    )
   const netL = massMg / rise
   return ok({ netL, sdL: (netL * Math.hypot(before.sdMgPerL, after.sdMgPerL)) / rise })
 }

@@ -10,7 +10,10 @@ const LAST = 'core/generated/operations.d.ts'
 export function ensureChecks() {
   ensureInstalled()
   if (isFresh(LAST, ['core', 'scripts/generate', 'package-lock.json'])) return
-  const { status } = spawnSync(process.execPath, ['--import', 'tsx', 'scripts/generate/main.ts'], { cwd: root, stdio: ['ignore', 2, 2] })
+  const { status } = spawnSync(process.execPath, ['--import', 'tsx', 'scripts/generate/main.ts'], {
+    cwd: root,
+    stdio: ['ignore', 2, 2],
+  })
   if (status !== 0) process.exit(1)
   // Writing into core moves that folder's own time past the first file written.
   const now = new Date(Date.now() + 1000)

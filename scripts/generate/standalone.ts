@@ -3,7 +3,9 @@ import standalone from 'ajv/dist/standalone/index.js'
 import { isInstant } from '../../core/schema/instant.ts'
 
 // The module is CommonJS: its default arrives wrapped or bare, by the loader.
-const standaloneCode = ('default' in standalone ? (standalone as { default: unknown }).default : standalone) as typeof standalone
+const standaloneCode = (
+  'default' in standalone ? (standalone as { default: unknown }).default : standalone
+) as typeof standalone
 
 type Json = Record<string, unknown>
 
@@ -15,7 +17,8 @@ export function tagged(schema: unknown): unknown {
   if (Array.isArray(schema)) return schema.map(tagged)
   if (schema === null || typeof schema !== 'object') return schema
   const plain: Json = {}
-  for (const [key, value] of Object.entries(schema)) if (key !== 'description' || typeof value !== 'string') plain[key] = tagged(value)
+  for (const [key, value] of Object.entries(schema))
+    if (key !== 'description' || typeof value !== 'string') plain[key] = tagged(value)
   const branches = plain['anyOf'] as Json[] | undefined
   const isTagged = branches?.every((branch) => {
     const kind = (branch['properties'] as Json | undefined)?.['kind'] as Json | undefined
@@ -41,6 +44,7 @@ export function standaloneChecks(schemas: Record<string, object>): string {
   })
   for (const [name, schema] of Object.entries(schemas)) ajv.addSchema(tagged(schema) as object, name)
   const source = standaloneCode(ajv, Object.fromEntries(Object.keys(schemas).map((name) => [name, name])))
-  if (source.includes('require(')) throw new Error('a schema uses a keyword whose check needs a module of Ajv at run time')
+  if (source.includes('require('))
+    throw new Error('a schema uses a keyword whose check needs a module of Ajv at run time')
   return `import { isInstant } from '../schema/instant.ts'\nconst formats = { instant: isInstant }\n${source.replace('"use strict";', '')}`
 }

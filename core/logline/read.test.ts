@@ -1,0 +1,405 @@
+import { METRIC, type UnitHabits } from '../household/settings.ts'
+import type { Content } from '../journal/entry.ts'
+import { Journal } from '../journal/journal.ts'
+import { arrival, bareTank, copper, scribe } from '../journal/testing.ts'
+import { contentFault } from '../journal/check.ts'
+import { zoneClock } from '../time/zone.ts'
+import { readLine } from './read.ts'
+import type { ReadBack } from './types.ts'
+
+// A Monday evening in Lisbon, winter time: 18:30 on the wall.
+const NOW = Date.parse('2026-11-23T18:30:00Z')
+
+function household({ units = METRIC, now = NOW, extra = [] as Content[] } = {}) {
+  const { record } = scribe()
+  const journal = new Journal()
+  const tank = (tankId: string, name: string, water: 'marine' | 'freshwater' = 'marine'): Content =>
+    ({ ...bareTank(tankId, name), water }) as Content
+  const contents: Content[] = [
+    { ...tank('hall', 'Hall reef'), sheet: { shape: { kind: 'known', litres: 286 } } } as Content,
+    { ...tank('quar', 'Quarantine'), short: 'quar' } as Content,
+    tank('side', 'Side tub'),
+    tank('study', 'Study planted', 'freshwater'),
+    tank('jar', 'Shrimp jar'),
+    { ...arrival('plum', 'hall', 1, 1, 'Plum'), species: 'royal gramma' } as Content,
+    arrival('needle', 'quar', 2, 1, 'Needle'),
+    { ...arrival('burr', 'quar', 2, 1, 'Burr'), species: 'matted filefish' } as Content,
+    { ...arrival('tetras', 'study', 3, 9), species: 'ember tetras' } as Content,
+    {
+      kind: 'product-setup',
+      happened: '2026-07-01T00:00:00Z',
+      productId: 'cu',
+      name: 'copper bottle',
+      ingredient: 'cu-chelated',
+      strength: { kind: 'solution', mgPerMl: 10 },
+    },
+    {
+      kind: 'product-setup',
+      happened: '2026-07-01T00:00:00Z',
+      productId: 'kno3',
+      name: 'nitrate stock',
+      ingredient: 'potassium-nitrate',
+      strength: { kind: 'solution', mgPerMl: 10 },
+    },
+    copper('quar', 140, 2.11),
+    ...extra,
+  ]
+  journal.add(contents.map((content) => record(content)))
+  return (line: string) =>
+    readLine(line, {
+      journal,
+      settings: { timeZone: 'Europe/Lisbon', units: units as UnitHabits, clock: zoneClock('Europe/Lisbon') },
+      now,
+    })
+}
+
+const read = household()
+
+function kept(back: ReadBack): Content[] {
+  if (back.state !== 'keep') throw new Error(`${back.state}: ${JSON.stringify(back)}`)
+  for (const content of back.contents) expect(contentFault(content)).toBeNull()
+  return back.contents
+}
+const labels = (back: ReadBack) => ('choices' in back ? back.choices.map(({ label }) => label) : [])
+
+describe('readings', () => {
+  test('a tank, a parameter, a value', () => {
+    expect(kept(read('quar cu 2.1'))).toEqual([
+      {
+        kind: 'reading',
+        happened: '2026-11-23T18:30:00.000Z',
+        tankId: 'quar',
+        parameter: 'copper',
+        result: { kind: 'value', value: 2.1 },
+        unit: 'mg/L',
+        uncertainty: 0.05 + 0.05 * 2.1,
+      },
+    ])
+  })
+
+  test('several in a line, a leading point and a limit among them', () => {
+    const values = kept(read('hall no3 12 po4 .08, no2 <0.05')).map((content) =>
+      content.kind === 'reading' ? [content.parameter, content.result] : content.kind,
+    )
+    expect(values).toEqual([
+      ['no3', { kind: 'value', value: 12 }],
+      ['po4', { kind: 'value', value: 0.08 }],
+      ['no2', { kind: 'below', limit: 0.05 }],
+    ])
+  })
+
+  test('2,1 is asked about: one number or two', () => {
+    const back = read('quar cu 2,1')
+    expect(back.state).toBe('choose')
+    expect('choices' in back && back.choices[0]).toEqual({ label: '2.1', text: 'quar cu 2.1' })
+    expect(labels(read('hall ca 1,250'))).toEqual(['1.250', '1250', 'two numbers, 1 and 250'])
+  })
+
+  test('a slip of the decimal point is refused, with what would be plausible', () => {
+    const back = read('quar cu 21')
+    expect(back).toMatchObject({ state: 'unclear', message: expect.stringContaining('0 to 6 mg/L') })
+    expect(labels(back)).toContain('2.1 mg/L')
+    expect(read('quar cu -2').state).toBe('unclear')
+    expect(read('quar cu').state).toBe('unclear')
+    expect(read('quar cu high').state).toBe('unclear')
+  })
+
+  test('units as typed become the units that are kept', () => {
+    const value = (line: string, from = read) => {
+      const [content] = kept(from(line))
+      return content?.kind === 'reading' && content.result.kind === 'value' ? content.result.value : null
+    }
+    expect(value('hall temp 77f')).toBeCloseTo(25)
+    expect(value('hall alk 2.9 meq')).toBeCloseTo(8.12)
+    expect(value('hall alk 150 ppm')).toBeCloseTo(8.393)
+    expect(value('hall no3-n 2')).toBeCloseTo(8.854)
+    expect(value('hall no3 2 mg/l N')).toBeCloseTo(8.854)
+    expect(value('hall sal 1.0264')).toBeCloseTo(35.03, 1)
+    expect(value('hall temp 77', household({ units: { ...METRIC, temperature: 'F' } }))).toBeCloseTo(25)
+  })
+
+  test('a temperature that can only be the other unit is offered as that', () => {
+    expect(labels(read('hall temp 78'))).toContain('78 °F')
+  })
+
+  test('ammonia needs its basis, from the line or from the kit', () => {
+    expect(labels(read('quar ammonia 0.5'))).toEqual(['as NH4', 'as NH3', 'as N'])
+    expect(kept(read('quar ammonia 0.5 n'))[0]).toMatchObject({ basis: 'N' })
+    expect(kept(read('quar nh3 .5'))[0]).toMatchObject({ basis: 'NH3' })
+    const kit: Content = {
+      kind: 'kit-setup',
+      happened: '2026-07-01T00:00:00Z',
+      kitId: 'k',
+      name: 'drops',
+      parameter: 'tan',
+      uncertainty: { abs: 0.2 },
+      basis: 'NH4',
+    }
+    expect(kept(household({ extra: [kit] })('quar ammonia 0.5'))[0]).toMatchObject({
+      basis: 'NH4',
+      kitId: 'k',
+      uncertainty: 0.2,
+    })
+  })
+
+  test('a gravity near 1 in fresh water could be psu', () => {
+    expect(labels(read('study sal 1.0'))).toEqual(['specific gravity 1.0', '1.0 psu'])
+    expect(kept(read('study sal 1.0psu'))[0]).toMatchObject({ result: { kind: 'value', value: 1 } })
+  })
+
+  test('a value far from the last is kept, and a repeat is asked for', () => {
+    expect(read('quar cu 1.2')).toMatchObject({
+      state: 'keep',
+      notices: [expect.stringContaining('far from the last copper, 2.11')],
+    })
+    expect(read('quar cu 2.2')).toMatchObject({ state: 'keep', notices: [] })
+  })
+
+  test('a stray number or word is named', () => {
+    expect(read('hall no3 12 8')).toMatchObject({ state: 'unclear', message: expect.stringContaining('“8”') })
+    expect(read('hall no3 12 gold 8')).toMatchObject({ state: 'unclear', message: expect.stringContaining('“gold”') })
+  })
+})
+
+describe('names', () => {
+  test('a beginning will do when it is the only one', () => {
+    expect(kept(read('qua cu 2.1'))[0]).toMatchObject({ tankId: 'quar' })
+    expect(kept(read('hall reef no3 3'))[0]).toMatchObject({ tankId: 'hall' })
+  })
+
+  test('two that match are both shown and neither is taken', () => {
+    const back = household({ extra: [bareTank('hallway', 'Hallway nano')] })('hal no3 3')
+    expect(back).toMatchObject({
+      state: 'choose',
+      choices: [
+        { label: 'Hall reef', text: 'hall reef no3 3' },
+        { label: 'Hallway nano', text: 'hallway nano no3 3' },
+      ],
+    })
+  })
+
+  test('a whole name goes before the beginning of a longer one', () => {
+    expect(kept(household({ extra: [bareTank('hallway', 'Hallway nano')] })('hall no3 3'))[0]).toMatchObject({
+      tankId: 'hall',
+    })
+  })
+
+  test('an unknown name is said, and can be kept as a note', () => {
+    expect(read('kitchen no3 3')).toMatchObject({ state: 'unclear', choices: [{ text: 'note kitchen no3 3' }] })
+  })
+
+  test('names complete as they are typed', () => {
+    expect(read('qu').completions).toEqual([{ label: 'Quarantine', text: 'quarantine ' }])
+    expect(read('needle to si').completions).toEqual([{ label: 'Side tub', text: 'needle to side tub ' }])
+    expect(read('hall nit').completions.map(({ label }) => label)).toEqual(['nitrate', 'nitrite'])
+  })
+})
+
+describe('water changes and doses', () => {
+  test('litres, a share of the net volume, gallons of the household', () => {
+    expect(kept(read('quar change 15L'))).toEqual([
+      { kind: 'water-change', happened: '2026-11-23T18:30:00.000Z', tankId: 'quar', litres: 15 },
+    ])
+    expect(kept(read('hall water change 20 %'))[0]).toMatchObject({ litres: 57.2 })
+    expect(kept(household({ units: { ...METRIC, volume: 'us-gal' } })('hall change 4 gal'))[0]).toMatchObject({
+      litres: 4 * 3.785411784,
+    })
+  })
+
+  test('without a unit that matters the choices are shown', () => {
+    expect(read('quar change 15')).toMatchObject({
+      state: 'choose',
+      choices: [{ text: 'quar change 15L' }, { text: 'quar change 15%' }],
+    })
+    const gallons = read('quar change 4 gal')
+    expect('choices' in gallons && gallons.choices.map(({ text }) => text)).toEqual([
+      'quar change 4usgal',
+      'quar change 4ukgal',
+    ])
+  })
+
+  test('more than the tank holds is no change; nor is nothing', () => {
+    expect(read('quar change 100L').state).toBe('unclear')
+    expect(read('quar change 0L').state).toBe('unclear')
+    expect(read('quar change 120%').state).toBe('unclear')
+  })
+
+  test('a dose by the product’s ingredient, as measured, yesterday', () => {
+    expect(kept(read('hall dose kno3 40ml yesterday 21:00'))).toEqual([
+      {
+        kind: 'dose',
+        happened: '2026-11-22T21:00:00.000Z',
+        tankId: 'hall',
+        ingredient: 'potassium-nitrate',
+        productId: 'kno3',
+        amount: 40,
+        unit: 'mL',
+        massMg: 400,
+      },
+    ])
+  })
+
+  test('a dose without a product, of an unknown one, in the wrong unit or without one', () => {
+    expect(read('quar dose 2.6ml')).toMatchObject({
+      state: 'unclear',
+      message: expect.stringContaining('Name the product'),
+    })
+    expect(read('quar dose gold 2ml').state).toBe('unclear')
+    expect(read('quar dose copper 2g')).toMatchObject({
+      state: 'unclear',
+      message: expect.stringContaining('measured in mL'),
+    })
+    expect(read('quar dose copper 2.6')).toMatchObject({
+      state: 'choose',
+      choices: [{ text: 'quar dose copper 2.6mL' }],
+    })
+  })
+})
+
+describe('sightings, moves, deaths, notes', () => {
+  test('what an animal did, in known signs and in its own words', () => {
+    expect(kept(read('needle ate, scratching'))).toEqual([
+      {
+        kind: 'sighting',
+        happened: '2026-11-23T18:30:00.000Z',
+        tankId: 'quar',
+        animalIds: ['needle'],
+        signs: [{ sign: 'flashing', present: true }],
+        appetite: 3,
+        words: 'ate, scratching',
+      },
+    ])
+    expect(kept(read('needle and burr not eating, no white spots'))[0]).toMatchObject({
+      animalIds: ['needle', 'burr'],
+      appetite: 0,
+      signs: [
+        { sign: 'not-eating', present: true },
+        { sign: 'white-grains-countable', present: false },
+      ],
+    })
+    expect(kept(read('quar all ate'))[0]).toMatchObject({ animalIds: ['burr', 'needle'] })
+    expect(kept(read('quar burr breathing fast'))[0]).toMatchObject({
+      animalIds: ['burr'],
+      signs: [{ sign: 'breathing-fast', present: true }],
+    })
+  })
+
+  test('words that are no known sign are kept as written, and that is said', () => {
+    expect(read('plum guards its cave')).toMatchObject({
+      state: 'keep',
+      notices: [expect.stringContaining('in your words')],
+      contents: [{ signs: [], words: 'guards its cave' }],
+    })
+  })
+
+  test('one line cannot place a sighting in two tanks', () => {
+    expect(read('needle and plum ate').state).toBe('unclear')
+  })
+
+  test('a move', () => {
+    expect(kept(read('needle, burr to side'))).toEqual([
+      { kind: 'move', happened: '2026-11-23T18:30:00.000Z', animalId: 'needle', fromTankId: 'quar', toTankId: 'side' },
+      { kind: 'move', happened: '2026-11-23T18:30:00.000Z', animalId: 'burr', fromTankId: 'quar', toTankId: 'side' },
+    ])
+    expect(read('needle to quar')).toMatchObject({ state: 'unclear', message: expect.stringContaining('already') })
+    expect(read('needle to').state).toBe('unclear')
+  })
+
+  test('a death in a group asks how many', () => {
+    expect(read('tetras died')).toMatchObject({
+      state: 'choose',
+      choices: [{ text: 'tetras 1 died' }, { text: 'tetras 9 died' }],
+    })
+    expect(kept(read('tetras 2 died, jumped yesterday 07:15'))[0]).toMatchObject({
+      kind: 'death',
+      count: 2,
+      cause: 'jumped',
+      happened: '2026-11-22T07:15:00.000Z',
+    })
+    expect(read('tetras 12 died').state).toBe('unclear')
+  })
+
+  test('a note keeps every word', () => {
+    expect(kept(read('hall note new lamp, 18 cm up'))).toEqual([
+      { kind: 'note', happened: '2026-11-23T18:30:00.000Z', tankId: 'hall', text: 'new lamp, 18 cm up' },
+    ])
+    expect(kept(read('note salt ordered'))[0]).toEqual({
+      kind: 'note',
+      happened: '2026-11-23T18:30:00.000Z',
+      text: 'salt ordered',
+    })
+    expect(kept(read('plum note <script>alert(1)</script>'))[0]).toMatchObject({
+      text: '<script>alert(1)</script>',
+      animalIds: ['plum'],
+    })
+  })
+
+  test('anything else about a tank can be kept as a note', () => {
+    expect(read('hall looks cloudy')).toMatchObject({ state: 'unclear', choices: [{ text: 'hall note looks cloudy' }] })
+  })
+})
+
+describe('when', () => {
+  const at = (line: string, from = read) => kept(from(line))[0]!.happened
+
+  test.each([
+    ['quar cu 2.1 yesterday 21:00', '2026-11-22T21:00:00.000Z'],
+    ['quar cu 2.1 7:40', '2026-11-23T07:40:00.000Z'],
+    ['quar cu 2.1 at 9pm yesterday', '2026-11-22T21:00:00.000Z'],
+    ['quar cu 2.1 2h ago', '2026-11-23T16:30:00.000Z'],
+    ['quar cu 2.1 30 min ago', '2026-11-23T18:00:00.000Z'],
+    ['quar cu 2.1 sat 08:00', '2026-11-21T08:00:00.000Z'],
+    ['quar cu 2.1 18 nov 21:00', '2026-11-18T21:00:00.000Z'],
+    ['quar cu 2.1 20 dec 21:00', '2025-12-20T21:00:00.000Z'],
+    ['quar cu 2.1 2026-08-01 12:00', '2026-08-01T11:00:00.000Z'],
+  ])('%s', (line, expected) => expect(at(line)).toBe(expected))
+
+  test('a day without a time of day is asked about', () => {
+    expect(read('quar cu 2.1 yesterday')).toMatchObject({
+      state: 'choose',
+      question: expect.stringContaining('yesterday'),
+    })
+  })
+
+  test('a time that lies ahead is asked about', () => {
+    expect(read('quar cu 2.1 23:00')).toMatchObject({
+      state: 'choose',
+      choices: [{ text: 'quar cu 2.1 yesterday 23:00' }, { text: 'quar cu 2.1' }],
+    })
+    expect(read('quar cu 2.1 2026-12-24 18:00').state).toBe('choose')
+  })
+
+  test('in the night the clocks change: the skipped hour is refused, the double hour is said', () => {
+    expect(household({ now: Date.parse('2026-03-29T09:00:00Z') })('hall no3 3 1:30')).toMatchObject({
+      state: 'unclear',
+      choices: [{ label: '02:30' }],
+    })
+    const double = household({ now: Date.parse('2026-10-25T09:00:00Z') })('hall no3 3 1:30')
+    expect(double).toMatchObject({ state: 'keep', notices: [expect.stringContaining('came twice')] })
+    expect(kept(double)[0]!.happened).toBe('2026-10-25T00:30:00.000Z')
+  })
+})
+
+test('an empty line is nothing, and odd ones never throw', () => {
+  expect(read('   ').state).toBe('empty')
+  for (const line of [
+    ',',
+    ';;;',
+    'quar',
+    'needle',
+    'quar cu 2.1.3',
+    '°',
+    'quar dose',
+    'all',
+    'needle >',
+    '2,1',
+    'quar cu <',
+    'quar 2.1 cu',
+    'quar "x"',
+    'note',
+    '\u0000',
+    'needle and',
+    'quar all',
+  ])
+    expect(['choose', 'unclear', 'keep', 'empty']).toContain(read(line).state)
+})

@@ -1,0 +1,315 @@
+import { animalLabel, residentsOf, tankOfAnimal, type Animal } from '../household/animals.ts'
+import type { Tank } from '../household/tanks.ts'
+import { tankById } from '../household/tanks.ts'
+import type { Content } from '../journal/entry.ts'
+import { iso } from '../time/zone.ts'
+import { candidatesOf, completeName, findName } from './names.ts'
+import { looksNumeric } from './numbers.ts'
+import { findParameter, parametersBeginning, readReading } from './reading.ts'
+import { labelsOf, readSighting, sharedTank } from './sighting.ts'
+import { replaceToken, tokenize, type Token } from './tokens.ts'
+import { choose, isStop, unclear, type Choice, type LogContext, type ReadBack, type Stop } from './types.ts'
+import { readDose, readWaterChange } from './water.ts'
+import { readWhen } from './when.ts'
+
+interface Kept {
+  contents: Content[]
+  notices: string[]
+}
+
+const CHANGE_WORDS = new Set(['change', 'wc', 'changed'])
+const MOVE_WORDS = new Set(['to', 'into', '>', '->', '→'])
+const DEATH_WORDS = new Set(['died', 'dead', 'dies'])
+const VERBS = ['change', 'dose', 'note']
+const MAX_COMPLETIONS = 6
+
+/**
+ * Reads one typed line as what the journal would keep: readings, a water change, a dose, a sighting, a move, a death or a
+ * note, for the tanks, animals and products there are. Nothing is written here.
+ */
+export function readLine(line: string, context: LogContext): ReadBack {
+  const tokens = tokenize(line)
+  const completions = completionsOf(line, tokens, context)
+  if (tokens.length === 0) return { state: 'empty', completions }
+  const read = readTokens(line, tokens, context)
+  if (!isStop(read)) return { state: 'keep', ...read, completions }
+  return read.stop === 'choose'
+    ? { state: 'choose', question: read.question, choices: read.choices, completions }
+    : { state: 'unclear', message: read.message, choices: read.choices, completions }
+}
+
+function readTokens(line: string, all: readonly Token[], context: LogContext): Kept | Stop {
+  const timed = readWhen(line, all, context)
+  if (isStop(timed)) return timed
+  const { rest, notices } = timed
+  const happened = iso(timed.at)
+  const first = rest[0]
+  if (!first) return unclear('a tank or an animal, then what happened')
+  if (first.key === 'note') return note(line, all.slice(1), happened, {})
+  const named = findName(line, rest, candidatesOf(context.journal))
+  if (named === null) {
+    return unclear(`nothing here is called “${first.text}”`, [
+      { label: 'keep it as a note', text: `note ${line.trim()}` },
+    ])
+  }
+  if (isStop(named)) return named
+  const kept =
+    named.found.kind === 'tank'
+      ? aboutTank(line, all, rest.slice(named.words), named.found.tank, happened, context)
+      : aboutAnimals(line, all, rest, happened, context)
+  return isStop(kept) ? kept : { contents: kept.contents, notices: [...notices, ...kept.notices] }
+}
+
+/** A note keeps all its words, a time among them too. */
+function note(
+  line: string,
+  tokens: readonly Token[],
+  happened: string,
+  about: { tankId?: string; animalIds?: string[] },
+): Kept | Stop {
+  if (tokens.length === 0) return unclear('and the note?')
+  const text = line.slice(tokens[0]!.from).trim()
+  return { contents: [{ kind: 'note', happened, text, ...about }], notices: [] }
+}
+
+const after = (all: readonly Token[], token: Token) => all.slice(all.findIndex(({ from }) => from === token.from) + 1)
+
+function aboutTank(
+  line: string,
+  all: readonly Token[],
+  rest: readonly Token[],
+  tank: Tank,
+  happened: string,
+  context: LogContext,
+): Kept | Stop {
+  const verb = rest[0]
+  if (!verb) return unclear(`${tank.name}: a reading (cu 2.1), change 15L, dose …, note …`)
+  if (verb.key === 'note') return note(line, after(all, verb), happened, { tankId: tank.id })
+  if (verb.key === 'dose' || verb.key === 'dosed')
+    return single(readDose(line, rest.slice(1), tank, happened, context), rest, 1)
+  if (CHANGE_WORDS.has(verb.key)) return single(readWaterChange(line, rest.slice(1), tank, happened, context), rest, 1)
+  if (verb.key === 'water' && CHANGE_WORDS.has(rest[1]?.key ?? ''))
+    return single(readWaterChange(line, rest.slice(2), tank, happened, context), rest, 2)
+  const residents = residentsOf(context.journal, tank.id)
+  if (verb.key === 'all' && residents.length > 0) return seen(line, rest.slice(1), residents, happened, context)
+  const kept: Kept = { contents: [], notices: [] }
+  let words = rest
+  while (words.length > 0) {
+    const reading = readReading(line, words, tank, happened, context)
+    if (reading === null)
+      return kept.contents.length === 0
+        ? unknownVerb(line, words, tank, residents, happened, context)
+        : strayWord(line, words)
+    if (isStop(reading)) return reading
+    kept.contents.push(reading.content)
+    kept.notices.push(...reading.notices)
+    words = words.slice(reading.words)
+  }
+  return kept
+}
+
+function strayWord(line: string, words: readonly Token[]): Stop {
+  const word = words[0]!
+  return unclear(
+    looksNumeric(word)
+      ? `“${word.text}” stands without what was measured`
+      : `“${word.text}” is not something that is measured here`,
+    [{ label: 'leave it out', text: line.slice(0, word.from).trimEnd() + line.slice(word.to) }],
+  )
+}
+
+function unknownVerb(
+  line: string,
+  rest: readonly Token[],
+  tank: Tank,
+  residents: readonly Animal[],
+  happened: string,
+  context: LogContext,
+): Kept | Stop {
+  const word = rest[0]!
+  const own = candidatesOf(context.journal).filter(
+    ({ named }) => named.kind === 'animal' && residents.some(({ id }) => id === named.animal.id),
+  )
+  const named = findName(line, rest, own)
+  if (named !== null) return isStop(named) ? named : aboutAnimals(line, rest, rest, happened, context, own)
+  const asNote = { label: 'keep it as a note', text: replaceToken(line, { from: word.from, to: word.from }, 'note ') }
+  const meant = parametersBeginning(word.key)
+  if (meant.length > 0)
+    return choose(
+      `“${word.text}”: which?`,
+      meant.map(({ name, aliases }) => ({ label: name, text: replaceToken(line, word, aliases[0]!) })),
+    )
+  return unclear(`“${word.text}” is not a reading, a change, a dose or an animal of ${tank.name}`, [asNote])
+}
+
+function single(read: { content: Content; words: number } | Stop, rest: readonly Token[], taken: number): Kept | Stop {
+  if (isStop(read)) return read
+  const stray = rest[taken + read.words]
+  return stray ? unclear(`“${stray.text}” is left over`) : { contents: [read.content], notices: [] }
+}
+
+/** The animals a line begins with, one or several: `needle`, `needle, burr`, `needle and burr`. */
+function readAnimals(
+  line: string,
+  rest: readonly Token[],
+  context: LogContext,
+  candidates = candidatesOf(context.journal),
+): { animals: Animal[]; words: number } | Stop {
+  const animals: Animal[] = []
+  let words = 0
+  for (;;) {
+    const named = findName(line, rest.slice(words), candidates)
+    if (named !== null && isStop(named)) return named
+    if (named === null || named.found.kind !== 'animal') break
+    animals.push(named.found.animal)
+    words += named.words
+    const next = rest[words]
+    const joined = next?.key === 'and' || next?.key === '&' || next?.key === '+'
+    if (!joined && !rest[words - 1]!.comma) break
+    // "needle, scratching": what follows the comma has to be another name, whole.
+    const following = findName(line, rest.slice(words + (joined ? 1 : 0)), candidates)
+    if (following === null || isStop(following) || following.found.kind !== 'animal') break
+    if (joined) words++
+  }
+  return { animals, words }
+}
+
+function aboutAnimals(
+  line: string,
+  all: readonly Token[],
+  rest: readonly Token[],
+  happened: string,
+  context: LogContext,
+  among = candidatesOf(context.journal),
+): Kept | Stop {
+  const read = readAnimals(line, rest, context, among)
+  if (isStop(read)) return read
+  const { animals, words } = read
+  const verb = rest[words]
+  if (!verb) return unclear(`${labelsOf(animals)}: what was seen (ate, scratching), or to which tank`)
+  if (verb.key === 'note')
+    return note(line, after(all, verb), happened, {
+      animalIds: animals.map(({ id }) => id),
+      ...tankPart(sharedTank(animals)),
+    })
+  const moveAt = verb.key === 'moved' || verb.key === 'move' ? 1 : 0
+  if (MOVE_WORDS.has(rest[words + moveAt]?.key ?? ''))
+    return moved(line, rest.slice(words + moveAt + 1), animals, happened, context)
+  const count = /^\d+$/.test(verb.key) ? Number(verb.key) : null
+  const deathWord = count === null ? verb : rest[words + 1]
+  if (deathWord && DEATH_WORDS.has(deathWord.key)) return died(line, deathWord, rest, animals, count, happened)
+  return seen(line, rest.slice(words), animals, happened, context)
+}
+
+const tankPart = (tankId: string | null) => (tankId === null ? {} : { tankId })
+
+function seen(
+  line: string,
+  words: readonly Token[],
+  animals: readonly Animal[],
+  happened: string,
+  { journal }: LogContext,
+): Kept | Stop {
+  if (words.length === 0) return unclear(`${labelsOf(animals)}: what was seen?`)
+  const tankId = sharedTank(animals)
+  if (tankId === null) return unclear(`${labelsOf(animals)} are in different tanks: write a line for each`)
+  if (!tankById(journal, tankId)) return unclear('their tank is not on record')
+  const sighting = readSighting(line, words, animals, tankId, happened)
+  if (isStop(sighting)) return sighting
+  const plain = sighting.signs.length === 0 && sighting.appetite === undefined
+  return { contents: [sighting], notices: plain ? ['kept in your words; no known sign among them'] : [] }
+}
+
+function moved(
+  line: string,
+  words: readonly Token[],
+  animals: readonly Animal[],
+  happened: string,
+  { journal }: LogContext,
+): Kept | Stop {
+  const tanks = candidatesOf(journal).filter(({ named }) => named.kind === 'tank')
+  const target = findName(line, words, tanks)
+  if (words.length === 0)
+    return unclear(
+      'to which tank?',
+      tanks.map(({ named, plain }) => ({ label: named.label, text: `${line.trimEnd()} ${plain}` })),
+    )
+  if (target === null) return unclear(`no tank is called “${words[0]!.text}”`)
+  if (isStop(target)) return target
+  if (words.length > target.words) return unclear(`“${words[target.words]!.text}” is left over`)
+  const to = (target.found as { tank: Tank }).tank
+  const already = animals.find((animal) => tankOfAnimal(animal) === to.id)
+  if (already) return unclear(`${animalLabel(already)} is in ${to.name} already`)
+  return {
+    contents: animals.map((animal) => ({
+      kind: 'move',
+      happened,
+      animalId: animal.id,
+      fromTankId: tankOfAnimal(animal)!,
+      toTankId: to.id,
+    })),
+    notices: [],
+  }
+}
+
+function died(
+  line: string,
+  deathWord: Token,
+  rest: readonly Token[],
+  animals: readonly Animal[],
+  count: number | null,
+  happened: string,
+): Kept | Stop {
+  const several = animals.find((animal) => animal.count > 1)
+  if (several && count === null)
+    return choose(`how many of the ${animalLabel(several)}?`, [
+      { label: 'one', text: replaceToken(line, deathWord, '1 died') },
+      { label: `all ${several.count}`, text: replaceToken(line, deathWord, `${several.count} died`) },
+    ])
+  const short = animals.find((animal) => (count ?? 1) > animal.count)
+  if (short) return unclear(`there ${short.count === 1 ? 'is' : 'are'} only ${short.count} of ${animalLabel(short)}`)
+  if (count === 0) return unclear('a death of none is no death')
+  const cause = line.slice(deathWord.to, rest.at(-1)!.to).replace(/^[\s,;:]+/, '')
+  return {
+    contents: animals.map((animal) => ({
+      kind: 'death',
+      happened,
+      animalId: animal.id,
+      tankId: tankOfAnimal(animal)!,
+      ...(count !== null && { count }),
+      ...(cause !== '' && { cause }),
+    })),
+    notices: [],
+  }
+}
+
+/** Ways to finish the word being typed: a name at the start, then what can be said of it. */
+function completionsOf(line: string, tokens: readonly Token[], context: LogContext): Choice[] {
+  const candidates = candidatesOf(context.journal)
+  const last = tokens.at(-1)
+  if (!last || /\s$/.test(line)) return []
+  if (tokens.length === 1) return completeName(line, last, candidates).slice(0, MAX_COMPLETIONS)
+  const named = findName(line, tokens, candidates)
+  if (named === null || isStop(named) || looksNumeric(last)) return []
+  if (named.found.kind === 'animal')
+    return MOVE_WORDS.has(tokens.at(-2)!.key)
+      ? completeName(
+          line,
+          last,
+          candidates.filter((one) => one.named.kind === 'tank'),
+        ).slice(0, MAX_COMPLETIONS)
+      : []
+  const verbs = VERBS.filter((verb) => verb.startsWith(last.key) && verb !== last.key).map((verb) => ({
+    label: verb,
+    text: `${replaceToken(line, last, verb)} `,
+  }))
+  const parameters = findParameter(last)
+    ? []
+    : parametersBeginning(last.key).map(({ name, aliases }) => ({
+        label: name,
+        text: `${replaceToken(line, last, aliases[0]!)} `,
+      }))
+  const tank = named.found.tank
+  const own = candidates.filter(({ named: one }) => one.kind === 'animal' && tankOfAnimal(one.animal) === tank.id)
+  return [...verbs, ...parameters, ...completeName(line, last, own)].slice(0, MAX_COMPLETIONS)
+}

@@ -1,0 +1,134 @@
+import { MS_PER_DAY, MS_PER_HOUR, MS_PER_MINUTE, dayFromText, dayText, weekdayOf, type Day } from '../time/zone.ts'
+import type { Token } from './tokens.ts'
+import { choose, unclear, type LogContext, type Stop } from './types.ts'
+
+/** When a line happened, and the words that are left once the time is taken off its end. */
+export interface Timed {
+  at: number
+  rest: Token[]
+  notices: string[]
+}
+
+const WEEKDAYS = ['sun', 'mon', 'tue', 'wed', 'thu', 'fri', 'sat']
+const MONTHS = ['jan', 'feb', 'mar', 'apr', 'may', 'jun', 'jul', 'aug', 'sep', 'oct', 'nov', 'dec']
+const MINUTES_PER_DAY = 1440
+/** A clock that runs a little ahead of another device's is not the future. */
+const TOLERANCE_MS = 2 * MS_PER_MINUTE
+
+/** Minutes since midnight of `21:00`, `9:30pm` or `9pm`; null for anything else. */
+function clockMinutes(key: string): number | null {
+  const parts = /^(\d{1,2})(?::(\d{2}))?(am|pm)?$/.exec(key)
+  if (!parts || (parts[2] === undefined && parts[3] === undefined)) return null
+  let hours = Number(parts[1])
+  const minutes = Number(parts[2] ?? 0)
+  if (minutes > 59) return null
+  if (parts[3] !== undefined) {
+    if (hours < 1 || hours > 12) return null
+    hours = (hours % 12) + (parts[3] === 'pm' ? 12 : 0)
+  }
+  return hours > 23 ? null : hours * 60 + minutes
+}
+
+interface DayRead {
+  day: Day
+  words: number
+}
+
+/** A day at the end of the words: `yesterday`, `mon`, `18 nov`, `nov 18`, `2026-11-18`. */
+function dayAtEnd(tokens: readonly Token[], today: Day): DayRead | null {
+  const last = tokens.at(-1)
+  if (!last) return null
+  if (last.key === 'today') return { day: today, words: 1 }
+  if (last.key === 'yesterday') return { day: today - 1, words: 1 }
+  const dated = dayFromText(last.key)
+  if (dated !== null) return { day: dated, words: 1 }
+  const weekday = WEEKDAYS.findIndex(
+    (name) => last.key === name || (last.key.startsWith(name) && last.key.endsWith('day')),
+  )
+  if (weekday >= 0) return { day: today - ((weekdayOf(today) - weekday + 7) % 7), words: 1 }
+  const before = tokens.at(-2)
+  if (!before) return null
+  const month = (key: string) => MONTHS.findIndex((name) => key.length >= 3 && key.startsWith(name))
+  const dayNumber = (key: string) => (/^\d{1,2}$/.test(key) ? Number(key) : NaN)
+  const pair =
+    month(last.key) >= 0 ? [dayNumber(before.key), month(last.key)] : [dayNumber(last.key), month(before.key)]
+  const [date, monthIndex] = pair as [number, number]
+  if (Number.isNaN(date) || monthIndex < 0) return null
+  // The latest such date that is not ahead.
+  const year = Number(dayText(today).slice(0, 4))
+  for (const y of [year, year - 1]) {
+    const day = dayFromText(`${y}-${String(monthIndex + 1).padStart(2, '0')}-${String(date).padStart(2, '0')}`)
+    if (day !== null && day <= today) return { day, words: 2 }
+  }
+  return null
+}
+
+function agoAtEnd(tokens: readonly Token[]): { ms: number; words: number } | null {
+  if (tokens.at(-1)?.key !== 'ago') return null
+  const glued = /^(\d+(?:\.\d+)?)(m|min|mins|h|hr|hrs|d)$/.exec(tokens.at(-2)?.key ?? '')
+  const apart = /^(m|min|mins|minutes?|h|hr|hrs|hours?|d|days?)$/.exec(tokens.at(-2)?.key ?? '')
+  const [amount, unit, words] = glued
+    ? [Number(glued[1]), glued[2]!, 2]
+    : apart
+      ? [Number(tokens.at(-3)?.key), apart[1]!, 3]
+      : [NaN, '', 0]
+  if (!Number.isFinite(amount)) return null
+  return {
+    ms: amount * (unit.startsWith('m') ? MS_PER_MINUTE : unit.startsWith('h') ? MS_PER_HOUR : MS_PER_DAY),
+    words,
+  }
+}
+
+const hhmm = (minutes: number) =>
+  `${String(Math.floor(minutes / 60)).padStart(2, '0')}:${String(minutes % 60).padStart(2, '0')}`
+
+/**
+ * Takes the time off the end of a line; without one it is now. A day without a time of day, a time that lies ahead and a
+ * time the clock skipped are asked about.
+ */
+export function readWhen(line: string, tokens: readonly Token[], { now, settings }: LogContext): Timed | Stop {
+  const { clock } = settings
+  const today = clock.dayOf(now)
+  const ago = agoAtEnd(tokens)
+  if (ago) return { at: now - ago.ms, rest: tokens.slice(0, -ago.words), notices: [] }
+  let rest = tokens.slice()
+  let minutes: number | null = null
+  const takeClock = () => {
+    const read = clockMinutes(rest.at(-1)?.key ?? '')
+    if (read === null) return
+    minutes = read
+    rest = rest.slice(0, rest.at(-2)?.key === 'at' ? -2 : -1)
+  }
+  takeClock()
+  const dayRead = dayAtEnd(rest, today)
+  if (dayRead) rest = rest.slice(0, -dayRead.words)
+  if (dayRead && minutes === null) takeClock()
+  if (!dayRead && minutes === null) return { at: now, rest, notices: [] }
+  const body = line.slice(0, rest.at(-1)?.to ?? 0)
+  const day = dayRead?.day ?? today
+  const dayWord = day === today ? 'today' : day === today - 1 ? 'yesterday' : dayText(day)
+  if (minutes === null) {
+    if (day === today) return { at: now, rest, notices: [] }
+    return choose(
+      `at what time ${dayWord === dayText(day) ? `on ${dayWord}` : dayWord}?`,
+      ['08:00', '12:00', '20:00'].map((time) => ({ label: time, text: `${body} ${dayWord} ${time}` })),
+    )
+  }
+  return timed(minutes)
+
+  function timed(minutes: number): Timed | Stop {
+    const at = clock.instantAt(day, minutes)
+    if (clock.minuteOf(at) !== minutes % MINUTES_PER_DAY)
+      return unclear(`${hhmm(minutes)} did not happen that night: the clocks went forward`, [
+        { label: hhmm(clock.minuteOf(at)), text: `${body} ${dayWord} ${hhmm(clock.minuteOf(at))}` },
+      ])
+    if (at > now + TOLERANCE_MS)
+      return choose(`${hhmm(minutes)}${day === today ? '' : ` on ${dayText(day)}`} lies ahead`, [
+        { label: `yesterday ${hhmm(minutes)}`, text: `${body} yesterday ${hhmm(minutes)}` },
+        { label: 'now', text: body },
+      ])
+    const again = clock.instantAt(day, minutes) + MS_PER_HOUR
+    const twice = clock.minuteOf(again) === minutes && clock.dayOf(again) === day
+    return { at, rest, notices: twice ? [`${hhmm(minutes)} came twice that night; the first is meant`] : [] }
+  }
+}
