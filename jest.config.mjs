@@ -14,7 +14,9 @@ const transform = {
 
 const shared = {
   transform,
-  transformIgnorePatterns: ['/node_modules/(?!(typebox|@tanstack|@date-fns|date-fns|uuid|@fontsource-variable)/)'],
+  transformIgnorePatterns: [
+    '/node_modules/(?!(typebox|d3-array|internmap|@tanstack|@date-fns|date-fns|uuid|@fontsource-variable)/)',
+  ],
   moduleNameMapper: {
     '\\.css$': '<rootDir>/scripts/testing/no-css.cjs',
     '^virtual:pwa-register$': '<rootDir>/scripts/testing/no-css.cjs',
@@ -34,6 +36,7 @@ export default {
       displayName: 'app',
       testEnvironment: 'jsdom',
       setupFiles: ['<rootDir>/scripts/testing/browser.ts'],
+      setupFilesAfterEnv: ['@testing-library/jest-dom'],
       testMatch: ['<rootDir>/app/**/*.test.{ts,tsx}'],
     },
   ],

@@ -91,7 +91,7 @@ export const PARAMETERS: readonly Parameter[] = [
     },
   },
   {
-    id: 'tan', name: 'total ammonia', short: 'NH3+NH4', unit: 'mg/L', decimals: 2,
+    id: 'tan', name: 'total ammonia', short: 'Amm', unit: 'mg/L', decimals: 2,
     aliases: ['tan', 'ammonia', 'nh3', 'nh4'],
     uncertainty: { abs: 0.25, rel: 0, join: 'larger' }, plausible: [0, 20],
     bases: [{ id: 'NH4', perIon: 1 }, { id: 'NH3', perIon: 1 }, { id: 'N', perIon: 1 }], kept: null,

@@ -58,7 +58,7 @@ function startOf(journal: Journal, id: string, line: Line): Start | null {
       group: content.group,
     }
   if (content.kind !== 'move' || content.newAnimalId !== id || content.animalId === id) return null
-  const parent = journal.about(`animal:${content.animalId}`).find((other) => other.content.kind === 'arrival')
+  const parent = journal.about(`life:${content.animalId}`).find((other) => other.content.kind === 'arrival')
     ?.content as ContentOf<'arrival'> | undefined
   return parent
     ? {
@@ -73,7 +73,7 @@ function startOf(journal: Journal, id: string, line: Line): Start | null {
 }
 
 function describe(journal: Journal, id: string): Animal | null {
-  const lines = journal.about(`animal:${id}`).filter((line) => !line.struck)
+  const lines = journal.about(`life:${id}`).filter((line) => !line.struck)
   let animal: (Animal & { stays: Stay[]; changes: CountChange[] }) | null = null
   for (const line of lines) {
     const { content, at } = line
@@ -127,11 +127,11 @@ function describe(journal: Journal, id: string): Animal | null {
 export function animalById(journal: Journal, id: string): Animal | null {
   // A group that split off reads its species from the group it came from.
   const parents = journal
-    .about(`animal:${id}`)
+    .about(`life:${id}`)
     .flatMap(({ content }): Subject[] =>
-      content.kind === 'move' && content.newAnimalId === id ? [`animal:${content.animalId}`] : [],
+      content.kind === 'move' && content.newAnimalId === id ? [`life:${content.animalId}`] : [],
     )
-  return journal.derive(`animal:${id}`, [`animal:${id}`, ...parents], () => describe(journal, id))
+  return journal.derive(`animal:${id}`, [`life:${id}`, ...parents], () => describe(journal, id))
 }
 
 /** Every animal there ever was, in the order they came. */

@@ -2,6 +2,7 @@ import type { Product } from '../dosing/product.schema.ts'
 import { amountUnit, mgPerUnit } from '../dosing/product.ts'
 import type { AmountUnit } from '../dosing/product.schema.ts'
 import type { ContentOf } from '../journal/entry.ts'
+import { changed } from './changed.ts'
 import type { Journal } from '../journal/journal.ts'
 
 /** A product on the shelf as its journal entries leave it. */
@@ -30,7 +31,7 @@ function describe(journal: Journal, id: string): ShelfProduct | null {
       setup = content
       left = content.left ?? null
     } else if (content.kind === 'product-change' && setup) {
-      setup = { ...(setup as ContentOf<'product-setup'>), ...content.changes }
+      setup = changed<ContentOf<'product-setup'>>(setup, content.changes)
       if (content.changes.left !== undefined) left = content.changes.left
     } else if (content.kind === 'dose' && setup && left !== null && content.unit === amountUnit(setup.strength))
       left = Math.max(0, left - content.amount)

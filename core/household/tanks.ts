@@ -1,5 +1,6 @@
 import type { BandProfileId, Water } from '../catalogue/parameter.types.ts'
 import type { ContentOf } from '../journal/entry.ts'
+import { changed } from './changed.ts'
 import type { Journal, Line } from '../journal/journal.ts'
 import { tankVolume } from '../volume/volume.ts'
 import type { TankVolume, VolumeSheet } from '../volume/volume.schema.ts'
@@ -37,8 +38,7 @@ function describe(id: string, lines: readonly Line[]): Tank | null {
     if (content.kind === 'tank-setup') {
       setup = content
       since = line.at
-    } else if (content.kind === 'tank-change' && setup)
-      setup = { ...(setup as ContentOf<'tank-setup'>), ...content.changes }
+    } else if (content.kind === 'tank-change' && setup) setup = changed<ContentOf<'tank-setup'>>(setup, content.changes)
   }
   if (!setup) return null
   const sheet = setup.sheet ?? null

@@ -11,6 +11,8 @@ export type Subject =
   | `readings:${string}:${string}`
   | `water:${string}`
   | `animal:${string}`
+  /** Only what an animal's whereabouts and number follow from: few lines, however often it was seen. */
+  | `life:${string}`
   | `product:${string}`
   | `kit:${string}`
   | `expected:${string}`
@@ -51,11 +53,12 @@ export function subjectsOf(content: Content): Subject[] {
     case 'animal-change':
     case 'death':
     case 'departure':
-      subjects.push(`animal:${content.animalId}`)
+      subjects.push(`animal:${content.animalId}`, `life:${content.animalId}`)
       break
     case 'move':
-      subjects.push(`animal:${content.animalId}`)
-      if (content.newAnimalId !== undefined) subjects.push(`animal:${content.newAnimalId}`)
+      subjects.push(`animal:${content.animalId}`, `life:${content.animalId}`)
+      if (content.newAnimalId !== undefined)
+        subjects.push(`animal:${content.newAnimalId}`, `life:${content.newAnimalId}`)
       break
     case 'sighting':
       subjects.push(...content.animalIds.map((animal): Subject => `animal:${animal}`))

@@ -53,13 +53,13 @@ export function readFigure(line: string, token: Token): Figure | Stop | null {
 }
 
 /** A figure with each of its numbers turned into another unit. */
-export function mapFigure<F extends Figure>(figure: F, by: (value: number) => number): F {
+export function mapFigure(figure: Figure, by: (value: number) => number): Figure {
   if (figure.kind === 'value') return { ...figure, value: by(figure.value) }
   if (figure.kind === 'range') {
     const ends = [by(figure.low), by(figure.high)]
     return { ...figure, low: Math.min(...ends), high: Math.max(...ends) }
   }
-  return { ...figure, limit: by((figure as Extract<Figure, { limit: number }>).limit) }
+  return { ...figure, limit: by(figure.limit) }
 }
 
 /** The numbers of a figure. */

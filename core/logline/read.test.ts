@@ -1,4 +1,4 @@
-import { METRIC, type UnitHabits } from '../household/settings.ts'
+import { METRIC } from '../household/settings.ts'
 import type { Content } from '../journal/entry.ts'
 import { Journal } from '../journal/journal.ts'
 import { arrival, bareTank, copper, scribe } from '../journal/testing.ts'
@@ -48,7 +48,7 @@ function household({ units = METRIC, now = NOW, extra = [] as Content[] } = {}) 
   return (line: string) =>
     readLine(line, {
       journal,
-      settings: { timeZone: 'Europe/Lisbon', units: units as UnitHabits, clock: zoneClock('Europe/Lisbon') },
+      settings: { timeZone: 'Europe/Lisbon', units: units, clock: zoneClock('Europe/Lisbon') },
       now,
     })
 }
@@ -191,6 +191,7 @@ describe('names', () => {
   test('names complete as they are typed', () => {
     expect(read('qu').completions).toEqual([{ label: 'Quarantine', text: 'quarantine ' }])
     expect(read('needle to si').completions).toEqual([{ label: 'Side tub', text: 'needle to side tub ' }])
+    expect(read('needle ate, scr').completions).toContainEqual({ label: 'scratching', text: 'needle ate, scratching' })
     expect(read('hall nit').completions.map(({ label }) => label)).toEqual(['nitrate', 'nitrite'])
   })
 })
@@ -287,7 +288,7 @@ describe('sightings, moves, deaths, notes', () => {
   test('words that are no known sign are kept as written, and that is said', () => {
     expect(read('plum guards its cave')).toMatchObject({
       state: 'keep',
-      notices: [expect.stringContaining('in your words')],
+      notices: ['“guards its cave” is kept in your words'],
       contents: [{ signs: [], words: 'guards its cave' }],
     })
   })

@@ -6,7 +6,7 @@ import { iso } from '../time/zone.ts'
 import { candidatesOf, completeName, findName } from './names.ts'
 import { looksNumeric } from './numbers.ts'
 import { findParameter, parametersBeginning, readReading } from './reading.ts'
-import { labelsOf, readSighting, sharedTank } from './sighting.ts'
+import { labelsOf, readSighting, sharedTank, signsBeginning } from './sighting.ts'
 import { replaceToken, tokenize, type Token } from './tokens.ts'
 import { choose, isStop, unclear, type Choice, type LogContext, type ReadBack, type Stop } from './types.ts'
 import { readDose, readWaterChange } from './water.ts'
@@ -216,8 +216,8 @@ function seen(
   if (!tankById(journal, tankId)) return unclear('their tank is not on record')
   const sighting = readSighting(line, words, animals, tankId, happened)
   if (isStop(sighting)) return sighting
-  const plain = sighting.signs.length === 0 && sighting.appetite === undefined
-  return { contents: [sighting], notices: plain ? ['kept in your words; no known sign among them'] : [] }
+  const { content, unread } = sighting
+  return { contents: [content], notices: unread.map((words) => `“${words}” is kept in your words`) }
 }
 
 function moved(
@@ -291,14 +291,17 @@ function completionsOf(line: string, tokens: readonly Token[], context: LogConte
   if (tokens.length === 1) return completeName(line, last, candidates).slice(0, MAX_COMPLETIONS)
   const named = findName(line, tokens, candidates)
   if (named === null || isStop(named) || looksNumeric(last)) return []
-  if (named.found.kind === 'animal')
-    return MOVE_WORDS.has(tokens.at(-2)!.key)
+  if (named.found.kind === 'animal') {
+    const isTarget = MOVE_WORDS.has(tokens.at(-2)!.key)
+    const further = isTarget
       ? completeName(
           line,
           last,
           candidates.filter((one) => one.named.kind === 'tank'),
-        ).slice(0, MAX_COMPLETIONS)
-      : []
+        )
+      : signsBeginning(last.key).map(({ label, word }) => ({ label, text: replaceToken(line, last, word) }))
+    return further.slice(0, MAX_COMPLETIONS)
+  }
   const verbs = VERBS.filter((verb) => verb.startsWith(last.key) && verb !== last.key).map((verb) => ({
     label: verb,
     text: `${replaceToken(line, last, verb)} `,

@@ -56,7 +56,7 @@ export function readSighting(
   animals: readonly Animal[],
   tankId: string,
   happened: string,
-): ContentOf<'sighting'> | Stop {
+): { content: ContentOf<'sighting'>; unread: string[] } | Stop {
   const text = line.slice(tokens[0]!.from, tokens.at(-1)!.to)
   const phrases: string[] = []
   let phrase: string[] = []
@@ -69,8 +69,10 @@ export function readSighting(
   }
   const signs = new Map<string, boolean>()
   let appetite: number | undefined
+  const unread: string[] = []
   for (const one of phrases) {
     const read = readPhrase(one)
+    if (read === null) unread.push(one)
     if (read === 'several') {
       const options = SIGNS.filter((sign) => sign.words.some((word) => ` ${one} `.includes(` ${word} `)))
       return choose(
@@ -81,7 +83,7 @@ export function readSighting(
     if (read?.sign) signs.set(read.sign.sign, read.sign.present)
     if (read?.appetite !== undefined) appetite = read.appetite
   }
-  return {
+  const content: ContentOf<'sighting'> = {
     kind: 'sighting',
     happened,
     tankId,
@@ -90,7 +92,19 @@ export function readSighting(
     ...(appetite !== undefined && { appetite }),
     words: text,
   }
+  return { content, unread }
 }
+
+/** Signs that a word being typed could become. */
+export const signsBeginning = (key: string): { label: string; word: string }[] =>
+  key.length < 2
+    ? []
+    : SIGNS.flatMap(({ label, words }) =>
+        words
+          .filter((word) => word.startsWith(key) && word !== key)
+          .slice(0, 1)
+          .map((word) => ({ label, word })),
+      )
 
 /** Animals of one line must share a tank; otherwise the line could not say where. */
 export const sharedTank = (animals: readonly Animal[]): string | null => {

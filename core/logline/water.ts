@@ -118,14 +118,12 @@ export function readDose(
       amountFirst
         ? 'a dose of what? Name the product, then the amount'
         : `nothing on the shelf is called “${first.text}”; put it there first, with its strength`,
-      shelf
-        .slice(0, 4)
-        .map(({ name }) => ({
-          label: name,
-          text: amountFirst
-            ? replaceToken(line, { from: first.from, to: first.from }, `${name} `)
-            : replaceToken(line, first, name),
-        })),
+      shelf.slice(0, 4).map(({ name }) => ({
+        label: name,
+        text: amountFirst
+          ? replaceToken(line, { from: first.from, to: first.from }, `${name} `)
+          : replaceToken(line, first, name),
+      })),
     )
   }
   let words = 1

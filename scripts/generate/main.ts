@@ -5,6 +5,7 @@
 import { mkdirSync, writeFileSync } from 'node:fs'
 import { Content, EntryFrame, JournalFile } from '../../core/journal/entry.schema.ts'
 import { OPERATION_SCHEMAS } from '../../core/operations/schemas.ts'
+import { formatsDocument } from './formats.ts'
 import { standaloneChecks } from './standalone.ts'
 
 const folder = new URL('../../core/generated/', import.meta.url)
@@ -35,3 +36,6 @@ write(
   `export const operationInput = { ${operations.map(([name]) => `'${name}': ${exportName(name)}`).join(', ')} }\n`,
   `import type { OperationName } from '../operations/registry.ts'\nexport const operationInput: Record<OperationName, Check>\n`,
 )
+
+// Asked for by hand (`npm run generate`), so that the test of its freshness tests what is committed.
+if (process.argv.includes('--docs')) writeFileSync(new URL('../../docs/formats.md', import.meta.url), formatsDocument())

@@ -1,1 +1,41 @@
-export {}
+/** What jsdom leaves out and the app's storage needs. */
+import 'fake-indexeddb/auto'
+import { TextDecoder, TextEncoder } from 'node:util'
+import { BroadcastChannel } from 'node:worker_threads'
+
+/** Node's channels hold the process open; a browser's do not. */
+class PageChannel extends BroadcastChannel {
+  constructor(name: string) {
+    super(name)
+    this.unref()
+  }
+}
+
+Object.assign(globalThis, {
+  BroadcastChannel: PageChannel,
+  TextEncoder,
+  TextDecoder,
+  structuredClone: globalThis.structuredClone ?? ((value: unknown) => JSON.parse(JSON.stringify(value)) as unknown),
+})
+
+// Measured sizes and media queries: jsdom draws nothing.
+class NoResize {
+  observe() {
+    // Nothing ever changes size here.
+  }
+  unobserve() {
+    // See above.
+  }
+  disconnect() {
+    // See above.
+  }
+}
+Object.assign(globalThis, { ResizeObserver: NoResize })
+if (typeof window !== 'undefined')
+  window.matchMedia = (query: string) =>
+    ({
+      matches: false,
+      media: query,
+      addEventListener: () => {},
+      removeEventListener: () => {},
+    }) as unknown as MediaQueryList

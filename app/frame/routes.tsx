@@ -1,0 +1,46 @@
+import { createBrowserRouter } from 'react-router'
+import { Ledger } from '../screens/ledger/Ledger.tsx'
+import { Frame } from './Frame.tsx'
+import { NothingHere, SomethingBroke } from './Fallbacks.tsx'
+
+/** The ledger opens with the app; every other screen loads when it is opened. */
+export function createRoutes() {
+  return createBrowserRouter([
+    {
+      element: <Frame />,
+      errorElement: <SomethingBroke />,
+      hydrateFallbackElement: <></>,
+      children: [
+        { index: true, element: <Ledger /> },
+        { path: 'tanks', lazy: async () => ({ Component: (await import('../screens/tanks/Tanks.tsx')).Tanks }) },
+        {
+          path: 'tanks/new',
+          lazy: async () => ({ Component: (await import('../screens/tanks/NewTank.tsx')).NewTank }),
+        },
+        {
+          path: 'tanks/:tankId',
+          lazy: async () => ({ Component: (await import('../screens/tanks/TankPage.tsx')).TankPage }),
+        },
+        {
+          path: 'tanks/:tankId/add-animal',
+          lazy: async () => ({ Component: (await import('../screens/tanks/AddAnimal.tsx')).AddAnimal }),
+        },
+        { path: 'shelf', lazy: async () => ({ Component: (await import('../screens/shelf/Shelf.tsx')).Shelf }) },
+        {
+          path: 'shelf/new',
+          lazy: async () => ({ Component: (await import('../screens/shelf/ProductPage.tsx')).ProductPage }),
+        },
+        {
+          path: 'shelf/:productId',
+          lazy: async () => ({ Component: (await import('../screens/shelf/ProductPage.tsx')).ProductPage }),
+        },
+        {
+          path: 'records',
+          lazy: async () => ({ Component: (await import('../screens/records/Records.tsx')).Records }),
+        },
+        { path: 'more', lazy: async () => ({ Component: (await import('../screens/more/More.tsx')).More }) },
+        { path: '*', element: <NothingHere /> },
+      ],
+    },
+  ])
+}

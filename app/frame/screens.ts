@@ -1,0 +1,7 @@
+/** The screens there are, in the order of the work. */
+export const SCREENS: readonly { path: string; name: string; what: string }[] = [
+  { path: '/', name: 'Ledger', what: 'the days, tank by tank' },
+  { path: '/tanks', name: 'Tanks', what: 'volume, residents, equipment, kits' },
+  { path: '/shelf', name: 'Shelf', what: 'products by active ingredient' },
+  { path: '/records', name: 'Records', what: 'the journal out and in' },
+]

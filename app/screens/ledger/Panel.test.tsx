@@ -1,0 +1,165 @@
+import { screen, waitFor, within } from '@testing-library/react'
+import { arrival, bareTank, copper } from '../../../core/journal/testing.ts'
+import type { Content } from '../../../core/journal/entry.ts'
+import { useHousehold } from '../../journal/provider.tsx'
+import { renderInHousehold, sampleOf } from '../../../scripts/testing/app.tsx'
+import { useBeside, type FormKind } from './opened.ts'
+import { Panel } from './Panel.tsx'
+
+const PRODUCT: Content = {
+  kind: 'product-setup',
+  happened: '2026-07-01T00:00:00Z',
+  productId: 'cu',
+  name: 'copper bottle',
+  ingredient: 'cu-chelated',
+  strength: { kind: 'solution', mgPerMl: 10 },
+}
+
+/** The panel as the ledger holds it, and the journal's lines of the tank as words to look at. */
+function Beside() {
+  const { journal } = useHousehold()
+  const [beside, open] = useBeside()
+  return (
+    <>
+      {beside && <Panel beside={beside} onOpen={open} onClose={() => open(null)} />}
+      <output>{JSON.stringify(journal.about('tank:q').map(({ content, struck }) => ({ ...content, struck })))}</output>
+    </>
+  )
+}
+
+async function open(form: FormKind | null, ...more: Content[]) {
+  const path = form ? `/?tank=q&form=${form}` : '/?tank=q&day=2026-07-03'
+  const entries = sampleOf(
+    bareTank('q', 'Quarantine'),
+    bareTank('h', 'Hall reef'),
+    arrival('n', 'q', 1, 1, 'Needle'),
+    arrival('t', 'q', 1, 9),
+    copper('q', 2, 2.1),
+    PRODUCT,
+    ...more,
+  )
+  const view = await renderInHousehold(<Beside />, entries, path)
+  const aside = await screen.findByRole('complementary')
+  const lines = () =>
+    JSON.parse(screen.getByRole('status', { name: '' }).textContent) as (Content & { struck: boolean })[]
+  const last = () => lines().at(-1)!
+  return { ...view, aside, last, lines }
+}
+
+describe('forms beside the ledger', () => {
+  test('a figure that could mean two things is asked about beside its field, and stays', async () => {
+    const { user, aside } = await open('reading')
+    await user.type(within(aside).getByLabelText('copper'), '2,1')
+    await user.click(within(aside).getByRole('button', { name: 'Log the readings' }))
+    expect(await within(aside).findByRole('alert')).toHaveTextContent('which number?')
+    await user.click(within(aside).getByRole('button', { name: '2.1' }))
+    expect(within(aside).getByLabelText('copper')).toHaveValue('2.1')
+  })
+
+  test('copper of 21 is refused, with 2.1 offered; nothing is kept', async () => {
+    const { user, aside, lines } = await open('reading')
+    const before = lines().length
+    await user.type(within(aside).getByLabelText('copper'), '21')
+    await user.click(within(aside).getByRole('button', { name: 'Log the readings' }))
+    expect(await within(aside).findByRole('alert')).toHaveTextContent('outside what is plausible')
+    expect(within(aside).getByRole('button', { name: '2.1 mg/L' })).toBeInTheDocument()
+    expect(lines()).toHaveLength(before)
+  })
+
+  test('an empty form says what is needed', async () => {
+    const { user, aside } = await open('reading')
+    await user.click(within(aside).getByRole('button', { name: 'Log the readings' }))
+    expect(await within(aside).findByRole('alert')).toHaveTextContent('at least one test')
+  })
+
+  test('a dose stands with its caution and says what it adds before it is logged', async () => {
+    const { user, aside, last } = await open('dose')
+    expect(aside).toHaveTextContent('Never with an ammonia-binding conditioner')
+    await user.type(within(aside).getByLabelText('Amount'), '3.2')
+    expect(aside).toHaveTextContent('32 mg of copper: adds 0.494 mg/L to 64.8 L net')
+    await user.click(within(aside).getByRole('button', { name: 'Log 3.2 mL' }))
+    await waitFor(() => expect(last()).toMatchObject({ kind: 'dose', amount: 3.2, unit: 'mL', massMg: 32 }))
+  })
+
+  test('part of a group moves: the rest stays', async () => {
+    const { user, aside, last } = await open('move')
+    await user.click(within(aside).getByLabelText('9 longnose hawkfish'))
+    await user.type(within(aside).getByLabelText('How many of them'), '12')
+    await user.click(within(aside).getByRole('button', { name: 'Move' }))
+    expect(await within(aside).findByRole('alert')).toHaveTextContent('1 to 9')
+    await user.clear(within(aside).getByLabelText('How many of them'))
+    await user.type(within(aside).getByLabelText('How many of them'), '3')
+    await user.click(within(aside).getByRole('button', { name: 'Move' }))
+    await waitFor(() => expect(last()).toMatchObject({ kind: 'move', animalId: 't', count: 3, toTankId: 'h' }))
+    expect(last()).toHaveProperty('newAnimalId')
+  })
+
+  test('a death with its count and cause', async () => {
+    const { user, aside, last } = await open('death')
+    await user.selectOptions(within(aside).getByLabelText('Who'), 't')
+    await user.type(within(aside).getByLabelText('How many'), '2')
+    await user.type(within(aside).getByLabelText('Cause, if known'), 'jumped')
+    await user.click(within(aside).getByRole('button', { name: 'Log the death' }))
+    await waitFor(() => expect(last()).toMatchObject({ kind: 'death', animalId: 't', count: 2, cause: 'jumped' }))
+  })
+
+  test('a sighting keeps signs, appetite and breaths; a count of breaths that cannot be is refused', async () => {
+    const { user, aside, last } = await open('sighting')
+    await user.click(within(aside).getByLabelText('Needle'))
+    await user.click(within(aside).getByLabelText('ignores food'))
+    await user.click(within(aside).getByLabelText('breathing fast'))
+    await user.type(within(aside).getByLabelText('Gill beats'), '900')
+    await user.click(within(aside).getByRole('button', { name: 'Log what was seen' }))
+    expect(await within(aside).findByRole('alert')).toHaveTextContent('5 to 400')
+    await user.clear(within(aside).getByLabelText('Gill beats'))
+    await user.type(within(aside).getByLabelText('Gill beats'), '92')
+    await user.click(within(aside).getByRole('button', { name: 'Log what was seen' }))
+    await waitFor(() =>
+      expect(last()).toMatchObject({
+        kind: 'sighting',
+        animalIds: ['n'],
+        appetite: 0,
+        breathsPerMinute: 92,
+        signs: [
+          { sign: 'breathing-fast', present: true },
+          { sign: 'not-eating', present: true },
+        ],
+      }),
+    )
+  })
+
+  test('a water change over what the tank holds is refused', async () => {
+    const { user, aside } = await open('water-change')
+    await user.type(within(aside).getByLabelText('Water changed'), '200')
+    await user.click(within(aside).getByRole('button', { name: 'Log the change' }))
+    expect(await within(aside).findByRole('alert')).toHaveTextContent('cannot be more')
+  })
+})
+
+describe('a day and its entries', () => {
+  test('an entry is corrected in place of the first, struck out, and let stand again', async () => {
+    const { user, last } = await open(null)
+    await user.click(await screen.findByRole('button', { name: /Cu 2.10/ }))
+    await user.click(screen.getByRole('button', { name: 'Correct it' }))
+    const field = screen.getByLabelText('copper')
+    expect(field).toHaveValue('2.10')
+    await user.clear(field)
+    await user.type(field, '2.2')
+    await user.click(screen.getByRole('button', { name: 'Keep the correction' }))
+    expect(await screen.findByText(/first written as Cu 2.10/)).toBeInTheDocument()
+    expect(last()).toMatchObject({ result: { value: 2.2 }, happened: '2026-07-03T08:00:00.000Z' })
+    await user.click(screen.getByRole('button', { name: 'Strike it out' }))
+    await waitFor(() => expect(last()).toMatchObject({ struck: true }))
+    await user.click(screen.getByRole('button', { name: 'Let it stand again' }))
+    await waitFor(() => expect(last()).toMatchObject({ struck: false, result: { value: 2.2 } }))
+  })
+
+  test('a day without anything says so, and offers every form', async () => {
+    const { aside } = await open(null)
+    expect(
+      within(aside)
+        .getAllByRole('button')
+        .map((button) => button.textContent),
+    ).toEqual(expect.arrayContaining(['Readings', 'Water change', 'Dose', 'Seen', 'Move', 'Loss', 'Note']))
+  })
+})

@@ -1,0 +1,95 @@
+import type { ReactNode } from 'react'
+import type { FieldValues, UseFormReturn } from 'react-hook-form'
+import type { Tank } from '../../../../core/household/tanks.ts'
+import type { Content } from '../../../../core/journal/entry.ts'
+import type { Line } from '../../../../core/journal/journal.ts'
+import type { Stop } from '../../../../core/logline/types.ts'
+import type { Day } from '../../../../core/time/zone.ts'
+import { readWhenFields, whenOf, WhenFields, whenOn, type WhenValues } from '../../../fields/when.tsx'
+import type { Problem, Problems } from '../../../fields/shell.tsx'
+import { thisInstant, useNow } from '../../../frame/now.tsx'
+import { useKeeping, UnkeptNote } from '../../../journal/keeping.tsx'
+import { useHousehold } from '../../../journal/provider.tsx'
+import { PlainButton, PrimaryButton } from '../../../look/buttons.ts'
+import { Line as Row, Stack } from '../../../look/text.ts'
+import { useState } from 'react'
+import { Form } from 'react-aria-components'
+
+/** What every form of the ledger is opened with. */
+export interface FormProps<C extends Content = Content> {
+  tank: Tank
+  /** The day it was opened on; null for now. */
+  day: Day | null
+  /** The line it corrects, if it corrects one. */
+  correcting?: Line<C>
+  onDone: () => void
+}
+
+/** What a form read from its fields: contents to keep, or what is wrong beside which field. */
+export type FormRead = { contents: Content[] } | { problems: Problems }
+
+/** What a stop of the log line's reader is beside a field. */
+export const problemOf = (stop: Stop): Problem =>
+  stop.stop === 'choose' ? { message: stop.question } : { message: stop.message }
+
+/** The time a form starts with: the corrected entry's own, else now or the day it was opened on. */
+export function useStartWhen({ day, correcting }: Pick<FormProps, 'day' | 'correcting'>): WhenValues {
+  const { settings } = useHousehold()
+  const now = useNow()
+  return correcting ? whenOf(correcting.at, settings.clock) : whenOn(day, now, settings.clock)
+}
+
+interface EntryFormProps<V extends FieldValues & WhenValues> {
+  form: UseFormReturn<V>
+  correcting?: Line | undefined
+  /** Reads the fields; asked when the form is sent. */
+  read: (values: V, happened: string) => FormRead
+  /** What the button says: "Log the change". */
+  act: string
+  onDone: () => void
+  children: (problems: Problems) => ReactNode
+}
+
+/** A form that keeps entries: its fields, when it happened, the button, and what the browser says if it refuses. */
+export function EntryForm<V extends FieldValues & WhenValues>({
+  form,
+  correcting,
+  read,
+  act,
+  onDone,
+  children,
+}: EntryFormProps<V>) {
+  const { settings } = useHousehold()
+  const { keep, run, busy, unkept } = useKeeping()
+  const [problems, setProblems] = useState<Problems>({})
+  const send = form.handleSubmit(async (values) => {
+    const unchanged = correcting && { values: whenOf(correcting.at, settings.clock), at: correcting.content.happened }
+    const when = readWhenFields(values, settings.clock, thisInstant(), unchanged)
+    const result = read(values, 'happened' in when ? when.happened : new Date().toISOString())
+    const found: Problems = {
+      ...('problems' in when ? when.problems : {}),
+      ...('problems' in result ? result.problems : {}),
+    }
+    setProblems(found)
+    if (Object.values(found).some(Boolean) || !('contents' in result)) return
+    const kept = correcting
+      ? await run((household) => household.correct(correcting.id, result.contents[0]!))
+      : await keep(result.contents)
+    if (kept) onDone()
+  })
+  return (
+    <Form onSubmit={(event) => void send(event)}>
+      <Stack $gap={18}>
+        {children(problems)}
+        <WhenFields control={form.control as never} problems={problems} />
+        {unkept && <UnkeptNote unkept={unkept} />}
+        <Row>
+          <PrimaryButton type="submit" isDisabled={busy}>
+            {correcting ? 'Keep the correction' : act}
+          </PrimaryButton>
+          <PlainButton onPress={onDone}>cancel</PlainButton>
+        </Row>
+      </Stack>
+    </Form>
+  )
+}

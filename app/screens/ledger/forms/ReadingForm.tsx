@@ -1,0 +1,161 @@
+import { useMemo } from 'react'
+import { useForm } from 'react-hook-form'
+import { styled } from 'styled-components'
+import { parameterById, type Parameter } from '../../../../core/catalogue/parameter.ts'
+import type { Tank } from '../../../../core/household/tanks.ts'
+import type { UnitHabits } from '../../../../core/household/settings.ts'
+import type { ContentOf } from '../../../../core/journal/entry.ts'
+import type { Journal } from '../../../../core/journal/journal.ts'
+import { readReading } from '../../../../core/logline/reading.ts'
+import { tokenize } from '../../../../core/logline/tokens.ts'
+import { isStop } from '../../../../core/logline/types.ts'
+import { lastValue } from '../../../../core/readings/latest.ts'
+import { AreaField, SelectField, TextField } from '../../../fields/fields.tsx'
+import type { Problem, Problems } from '../../../fields/shell.tsx'
+import type { WhenValues } from '../../../fields/when.tsx'
+import { thisInstant, useNow } from '../../../frame/now.tsx'
+import { useHousehold } from '../../../journal/provider.tsx'
+import { dayBeside } from '../../../words/dates.ts'
+import { PARAMETERS_AS_ASKED } from '../../../words/parameters.ts'
+import { parameterValue, quantityText, readingResult } from '../../../words/quantities.ts'
+import { EntryForm, problemOf, useStartWhen, type FormProps, type FormRead } from './EntryForm.tsx'
+
+const Grid = styled.div`
+  display: grid;
+  grid-template-columns: repeat(2, minmax(0, 1fr));
+  gap: 14px 14px;
+  align-items: start;
+`
+
+interface Values extends WhenValues {
+  figures: Record<string, string>
+  more: string
+  note: string
+}
+
+/** The parameters a keeper of this tank tests: those with a comfort band, those tested here before; copper in quarantine. */
+function usualParameters(journal: Journal, tank: Tank): Parameter[] {
+  return PARAMETERS_AS_ASKED.filter(
+    (parameter) =>
+      (tank.profile && parameter.bands[tank.profile]) ||
+      (parameter.id === 'copper' && tank.role === 'quarantine') ||
+      journal.about(`readings:${tank.id}:${parameter.id}`).length > 0,
+  )
+}
+
+const unitShown = (parameter: Parameter, units: UnitHabits) =>
+  parameterValue(parameter.id, parameter.plausible[0], units).unit
+
+/** One figure, read as the log line would read it after the parameter's name. */
+function readFigureOf(
+  parameter: Parameter,
+  text: string,
+  tank: Tank,
+  happened: string,
+  context: Parameters<typeof readReading>[4],
+): { content: ContentOf<'reading'> } | { problem: Problem } {
+  const alias = parameter.aliases[0]!
+  const line = `${alias} ${text}`
+  const read = readReading(line, tokenize(line), tank, happened, context)
+  if (read === null) return { problem: { message: 'not a value' } }
+  if (isStop(read))
+    return {
+      problem: {
+        ...problemOf(read),
+        choices: read.choices.map(({ label, text: whole }) => ({ label, value: whole.slice(alias.length).trim() })),
+      },
+    }
+  const stray = tokenize(line)[read.words]
+  return stray ? { problem: { message: `“${stray.text}” is left over: one value a field` } } : { content: read.content }
+}
+
+/** The day's tests of a tank: a figure for each parameter that was tested, the others left empty. */
+export function ReadingForm({ tank, day, correcting, onDone }: FormProps<ContentOf<'reading'>>) {
+  const { journal, settings } = useHousehold()
+  const now = useNow()
+  const usual = useMemo(() => usualParameters(journal, tank), [journal, tank])
+  const start = useStartWhen({ day, ...(correcting && { correcting }) })
+  const corrected = correcting?.content
+  const form = useForm<Values>({
+    defaultValues: {
+      figures: {
+        ...Object.fromEntries(PARAMETERS_AS_ASKED.map(({ id }) => [id, ''])),
+        ...(corrected && { [corrected.parameter]: correctedText(corrected, settings.units) }),
+      },
+      more: '',
+      note: corrected?.note ?? '',
+      ...start,
+    },
+  })
+  const more = form.watch('more')
+  const shown = corrected
+    ? [parameterById(corrected.parameter)!]
+    : [...usual, ...(more && !usual.some(({ id }) => id === more) ? [parameterById(more)!] : [])]
+  const read = (values: Values, happened: string): FormRead => {
+    const problems: Record<string, Problem> = {}
+    const contents: ContentOf<'reading'>[] = []
+    for (const parameter of shown) {
+      const text = values.figures[parameter.id]?.trim() ?? ''
+      if (text === '') continue
+      const one = readFigureOf(parameter, text, tank, happened, { journal, settings, now: thisInstant() })
+      if ('problem' in one) problems[parameter.id] = one.problem
+      else contents.push({ ...one.content, ...(values.note.trim() && { note: values.note.trim() }) })
+    }
+    if (contents.length === 0 && Object.keys(problems).length === 0)
+      problems[shown[0]?.id ?? 'more'] = { message: 'a value for at least one test' }
+    return Object.keys(problems).length > 0 ? { problems } : { contents }
+  }
+  return (
+    <EntryForm form={form} correcting={correcting} read={read} act="Log the readings" onDone={onDone}>
+      {(problems: Problems) => (
+        <>
+          <Grid>
+            {shown.map((parameter, i) => {
+              const last = lastValue(journal, tank.id, parameter.id)
+              return (
+                <TextField
+                  key={parameter.id}
+                  control={form.control}
+                  name={`figures.${parameter.id}`}
+                  label={parameter.name}
+                  after={unitShown(parameter, settings.units)}
+                  figure
+                  autoFocus={i === 0}
+                  problem={problems[parameter.id]}
+                  hint={
+                    last
+                      ? `last ${quantityText(parameterValue(parameter.id, last.value, settings.units))}, ${dayBeside(settings.clock.dayOf(last.at), settings.clock.dayOf(now))}`
+                      : 'not tested yet'
+                  }
+                />
+              )
+            })}
+          </Grid>
+          {!corrected && (
+            <SelectField
+              control={form.control}
+              name="more"
+              label="Another test"
+              problem={problems['more']}
+              options={[
+                { value: '', label: 'none' },
+                ...PARAMETERS_AS_ASKED.filter(({ id }) => !usual.some((one) => one.id === id)).map(({ id, name }) => ({
+                  value: id,
+                  label: name,
+                })),
+              ]}
+            />
+          )}
+          <AreaField control={form.control} name="note" label="Note" />
+        </>
+      )}
+    </EntryForm>
+  )
+}
+
+/** A kept reading as it would be typed. */
+function correctedText(reading: ContentOf<'reading'>, units: UnitHabits): string {
+  const { value } = readingResult(reading, units)
+  const plain = value.replace('−', '-').replace('–', '-').replaceAll(' ', '')
+  return reading.basis ? `${plain} ${reading.basis}` : plain
+}

@@ -1,0 +1,189 @@
+import { useForm } from 'react-hook-form'
+import { ingredientById } from '../../../../core/catalogue/ingredient.ts'
+import { shelfOf } from '../../../../core/household/shelf.ts'
+import type { ContentOf } from '../../../../core/journal/entry.ts'
+import { readDose, readWaterChange } from '../../../../core/logline/water.ts'
+import { tokenize } from '../../../../core/logline/tokens.ts'
+import { isStop } from '../../../../core/logline/types.ts'
+import { AreaField, SelectField, TextField } from '../../../fields/fields.tsx'
+import type { WhenValues } from '../../../fields/when.tsx'
+import { thisInstant } from '../../../frame/now.tsx'
+import { useHousehold } from '../../../journal/provider.tsx'
+import { ButtonLink } from '../../../look/buttons.ts'
+import { Bar, Stack } from '../../../look/text.ts'
+import { figures } from '../../../words/numbers.ts'
+import { changeVolume, quantityText, volume } from '../../../words/quantities.ts'
+import { EntryForm, problemOf, useStartWhen, type FormProps, type FormRead } from './EntryForm.tsx'
+
+interface ChangeValues extends WhenValues {
+  amount: string
+  unit: string
+  note: string
+}
+
+/** A water change in litres, gallons or a share of the tank. */
+export function ChangeForm({ tank, day, correcting, onDone }: FormProps<ContentOf<'water-change'>>) {
+  const { journal, settings } = useHousehold()
+  const start = useStartWhen({ day, ...(correcting && { correcting }) })
+  const own = settings.units.volume === 'us-gal' ? 'usgal' : settings.units.volume === 'uk-gal' ? 'ukgal' : 'L'
+  const form = useForm<ChangeValues>({
+    defaultValues: {
+      amount: correcting ? changeVolume(correcting.content.litres, settings.units).value : '',
+      unit: own,
+      note: correcting?.content.note ?? '',
+      ...start,
+    },
+  })
+  const read = (values: ChangeValues, happened: string): FormRead => {
+    const text = values.amount.trim()
+    if (text === '') return { problems: { amount: { message: 'how much water was changed' } } }
+    const line = `${text}${/^[\d.,]+$/.test(text) ? values.unit : ''}`
+    const change = readWaterChange(line, tokenize(line), tank, happened, { journal, settings, now: thisInstant() })
+    if (isStop(change))
+      return {
+        problems: {
+          amount: { ...problemOf(change), choices: change.choices.map(({ label, text: value }) => ({ label, value })) },
+        },
+      }
+    const { replacement } = correcting?.content ?? {}
+    return {
+      contents: [
+        {
+          ...change.content,
+          ...(replacement && { replacement }),
+          ...(values.note.trim() && { note: values.note.trim() }),
+        },
+      ],
+    }
+  }
+  return (
+    <EntryForm form={form} correcting={correcting} read={read} act="Log the change" onDone={onDone}>
+      {(problems) => (
+        <>
+          <TextField
+            control={form.control}
+            name="amount"
+            label="Water changed"
+            figure
+            autoFocus
+            problem={problems['amount']}
+            hint={
+              tank.volume
+                ? `${tank.name} holds ${quantityText(volume(tank.volume.netL, settings.units))} net`
+                : `the net volume of ${tank.name} is not worked out yet`
+            }
+          />
+          <SelectField
+            control={form.control}
+            name="unit"
+            label="of"
+            options={[
+              { value: own, label: own === 'L' ? 'litres' : own === 'usgal' ? 'US gallons' : 'UK gallons' },
+              { value: '%', label: '% of the net volume' },
+              ...(own === 'L' ? [] : [{ value: 'L', label: 'litres' }]),
+            ]}
+          />
+          <AreaField control={form.control} name="note" label="Note" />
+        </>
+      )}
+    </EntryForm>
+  )
+}
+
+interface DoseValues extends WhenValues {
+  productId: string
+  amount: string
+  note: string
+}
+
+/** A dose of a product from the shelf, in what it is measured in, with its caution beside it. */
+export function DoseForm({ tank, day, correcting, onDone }: FormProps<ContentOf<'dose'>>) {
+  const { journal, settings } = useHousehold()
+  const start = useStartWhen({ day, ...(correcting && { correcting }) })
+  const shelf = shelfOf(journal)
+  const form = useForm<DoseValues>({
+    defaultValues: {
+      productId: correcting?.content.productId ?? shelf[0]?.id ?? '',
+      amount: correcting ? figures(correcting.content.amount, 6) : '',
+      note: correcting?.content.note ?? '',
+      ...start,
+    },
+  })
+  const [productId, amount] = form.watch(['productId', 'amount'])
+  const product = shelf.find(({ id }) => id === productId)
+  const ingredient = product && ingredientById(product.ingredient)
+  const massMg = product && Number(amount) > 0 ? Number(amount) * product.mgPerUnit : null
+  if (shelf.length === 0)
+    return (
+      <Stack>
+        <p>A dose is of a product on the shelf, with its strength. The shelf is empty.</p>
+        <div>
+          <ButtonLink href="/shelf/new">Put a product on the shelf</ButtonLink>
+        </div>
+      </Stack>
+    )
+  const read = (values: DoseValues, happened: string): FormRead => {
+    if (!product) return { problems: { productId: { message: 'which product was dosed' } } }
+    const text = values.amount.trim()
+    if (text === '') return { problems: { amount: { message: `how many ${product.unit}` } } }
+    const line = `${product.name} ${text}${/[a-z]$/i.test(text) ? '' : product.unit}`
+    const dose = readDose(line, tokenize(line), tank, happened, { journal, settings, now: thisInstant() })
+    if (isStop(dose))
+      return {
+        problems: {
+          amount: {
+            ...problemOf(dose),
+            choices: dose.choices.map(({ label, text: whole }) => ({
+              label,
+              value: whole.slice(product.name.length).trim(),
+            })),
+          },
+        },
+      }
+    return { contents: [{ ...dose.content, ...(values.note.trim() && { note: values.note.trim() }) }] }
+  }
+  return (
+    <EntryForm
+      form={form}
+      correcting={correcting}
+      read={read}
+      act={product && Number(amount) > 0 ? `Log ${amount} ${product.unit}` : 'Log the dose'}
+      onDone={onDone}
+    >
+      {(problems) => (
+        <>
+          <SelectField
+            control={form.control}
+            name="productId"
+            label="Product"
+            problem={problems['productId']}
+            options={shelf.map(({ id, name }) => ({ value: id, label: name }))}
+          />
+          {ingredient?.caution && (
+            <Bar $tone="soon">
+              {ingredient.caution} {ingredient.law} Follow the label; ask a licensed aquatic veterinarian when in doubt.
+            </Bar>
+          )}
+          <TextField
+            control={form.control}
+            name="amount"
+            label="Amount"
+            after={product?.unit ?? ''}
+            figure
+            autoFocus
+            problem={problems['amount']}
+            hint={doseHint(massMg, ingredient?.strengthOf, tank.volume?.netL ?? null)}
+          />
+          <AreaField control={form.control} name="note" label="Note" />
+        </>
+      )}
+    </EntryForm>
+  )
+}
+
+function doseHint(massMg: number | null, of: string | undefined, netL: number | null): string | undefined {
+  if (massMg === null || of === undefined) return undefined
+  return netL === null
+    ? `${figures(massMg)} mg of ${of}`
+    : `${figures(massMg)} mg of ${of}: adds ${figures(massMg / netL)} mg/L to ${figures(netL)} L net`
+}

@@ -1,0 +1,94 @@
+import { useQuery, useQueryClient } from '@tanstack/react-query'
+import { useHousehold } from '../../journal/provider.tsx'
+import { Button } from '../../look/buttons.ts'
+import { Bar, Facts, Heading, Small, Stack } from '../../look/text.ts'
+import { hasLocks } from '../../storage/locks.ts'
+import { fixed, listed, plural } from '../../words/numbers.ts'
+
+const MB = 1_000_000
+
+interface Device {
+  usedMb: number | null
+  roomMb: number | null
+  isProtected: boolean | null
+}
+
+async function askDevice(): Promise<Device> {
+  const storage = navigator.storage as StorageManager | undefined
+  const estimate = await storage?.estimate?.()
+  return {
+    usedMb: estimate?.usage === undefined ? null : estimate.usage / MB,
+    roomMb: estimate?.quota === undefined ? null : estimate.quota / MB,
+    isProtected: (await storage?.persisted?.()) ?? null,
+  }
+}
+
+/** What this page lacks when it is not opened securely, in words. */
+function missing(): string[] {
+  return [
+    !hasLocks() && 'tidying up its storage',
+    !('serviceWorker' in navigator) && 'opening with the network off',
+    !('wakeLock' in navigator) && 'keeping the screen awake',
+  ].filter((word): word is string => word !== false)
+}
+
+/** Where the journal lies, how much room it takes, and whether the browser may throw it away. */
+export function OnThisDevice() {
+  const { journal, unreadable } = useHousehold()
+  const client = useQueryClient()
+  const { data } = useQuery({ queryKey: ['device'], queryFn: askDevice })
+  const protect = async () => {
+    await navigator.storage.persist()
+    await client.invalidateQueries({ queryKey: ['device'] })
+  }
+  const lacking = missing()
+  return (
+    <Stack $gap={12}>
+      <Heading>On this device</Heading>
+      <Facts>
+        <div>
+          <dt>entries</dt>
+          <dd>{journal.size}</dd>
+        </div>
+        {data?.usedMb != null && (
+          <div>
+            <dt>storage used</dt>
+            <dd>
+              {fixed(data.usedMb, 1)} MB{data.roomMb != null && ` of ${fixed(data.roomMb, 0)}`}
+            </dd>
+          </div>
+        )}
+        {data?.isProtected != null && (
+          <div>
+            <dt>protected from clearing up</dt>
+            <dd>{data.isProtected ? 'yes' : 'no'}</dd>
+          </div>
+        )}
+      </Facts>
+      {data?.isProtected === false && (
+        <Stack $gap={8}>
+          <Small>A browser short of room may clear pages it does not know to be important. Ask it not to.</Small>
+          <div>
+            <Button onPress={() => void protect()}>Protect the journal</Button>
+          </div>
+        </Stack>
+      )}
+      {unreadable > 0 && (
+        <Bar $tone="act">
+          {plural(unreadable, 'stored value')} could not be read as entries; they were left where they are, and an
+          export does not hold them.
+        </Bar>
+      )}
+      {lacking.length > 0 && (
+        <Bar $tone="soon">
+          Opened over plain http from another machine, the browser leaves out {listed(lacking)}. The journal works all
+          the same.
+        </Bar>
+      )}
+      <Small>
+        The journal lies in this browser on this device, and nowhere else. Phone and laptop each have their own; an
+        export from one brought into the other joins them.
+      </Small>
+    </Stack>
+  )
+}

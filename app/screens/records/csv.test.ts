@@ -1,0 +1,38 @@
+import Papa from 'papaparse'
+import type { Content } from '../../../core/journal/entry.ts'
+import { Journal } from '../../../core/journal/journal.ts'
+import { bareTank, copper, scribe } from '../../../core/journal/testing.ts'
+import { METRIC } from '../../../core/household/settings.ts'
+import { zoneClock } from '../../../core/time/zone.ts'
+import { readingsCsv } from './csv.ts'
+
+const settings = { timeZone: 'Europe/Lisbon', units: METRIC, clock: zoneClock('Europe/Lisbon') }
+
+function csvOf(...contents: Content[]) {
+  const { record } = scribe()
+  const journal = new Journal()
+  journal.add(contents.map((content) => record(content)))
+  return readingsCsv(journal, settings)
+}
+
+test('a line a reading, in local time, with what was below a limit said as such', () => {
+  const below: Content = {
+    kind: 'reading',
+    happened: '2026-07-02T20:00:00Z',
+    tankId: 'q',
+    parameter: 'no2',
+    result: { kind: 'below', limit: 0.05 },
+    unit: 'mg/L',
+  }
+  const rows = Papa.parse<string[]>(csvOf(bareTank('q', 'Quarantine'), copper('q', 0, 2.1), below).trim()).data
+  expect(rows.slice(1)).toEqual([
+    ['2026-07-01', '09:00', 'Quarantine', 'copper', 'value', '2.1', 'mg/L', '', '', ''],
+    ['2026-07-02', '21:00', 'Quarantine', 'nitrite', 'below', '0.05', 'mg/L', '', '', ''],
+  ])
+})
+
+test.each(['=HYPERLINK("x")', '+1', '-1', '@SUM(A1)', '\t=1', '\r=1'])('no cell starts a formula: %j', (name) => {
+  const rows = Papa.parse<string[]>(csvOf(bareTank('q', name), { ...copper('q', 0, 2.1), note: name }).trim()).data
+  for (const cell of rows.flat()) expect(cell).not.toMatch(/^[=+\-@\t\r]/)
+  expect(rows[1]![2]).toContain(name)
+})

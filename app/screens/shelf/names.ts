@@ -1,0 +1,39 @@
+import { ingredientById, INGREDIENTS } from '../../../core/catalogue/ingredient.ts'
+import type { ShelfProduct } from '../../../core/household/shelf.ts'
+import type { Product } from '../../../core/dosing/product.schema.ts'
+import type { Option } from '../../fields/fields.tsx'
+import { figures } from '../../words/numbers.ts'
+
+const KIND_NAMES = {
+  medicine: 'Medicines and treatments',
+  salt: 'Salts and elements',
+  conditioner: 'Conditioners and bacteria',
+} as const
+
+export const INGREDIENT_OPTIONS: readonly Option[] = INGREDIENTS.map(({ id, name, kind }) => ({
+  value: id,
+  label: name,
+  group: KIND_NAMES[kind],
+}))
+
+export const groupOf = (ingredient: string): string => KIND_NAMES[ingredientById(ingredient)?.kind ?? 'medicine']
+export const GROUPS = Object.values(KIND_NAMES)
+
+/** "10 mg of copper in a mL", "22 % active". */
+export function strengthText(strength: Product, of: string): string {
+  switch (strength.kind) {
+    case 'solution':
+      return `${figures(strength.mgPerMl, 4)} mg of ${of} in a mL`
+    case 'powder':
+      return strength.activeFraction === 1 ? `pure ${of}` : `${figures(strength.activeFraction * 100)} % ${of}`
+    case 'pack':
+      return `${figures(strength.mgPerPack, 4)} mg of ${of} in a pack`
+    case 'drops':
+      return `${figures(strength.mgPerMl, 4)} mg of ${of} in a mL, ${figures(strength.dropsPerMl ?? 20)} drops a mL`
+  }
+}
+
+/** What one unit of a product does to 100 L: the plainest check of a strength. */
+export function unitIn100L({ mgPerUnit, unit }: Pick<ShelfProduct, 'mgPerUnit' | 'unit'>): string {
+  return `1 ${unit} in 100 L adds ${figures(mgPerUnit / 100)} mg/L`
+}

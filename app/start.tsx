@@ -1,0 +1,31 @@
+import './look/base.css'
+import { QueryClient, QueryClientProvider } from '@tanstack/react-query'
+import { StrictMode } from 'react'
+import { createRoot } from 'react-dom/client'
+import { RouterProvider } from 'react-router'
+import { NowProvider } from './frame/now.tsx'
+import { createRoutes } from './frame/routes.tsx'
+import { JournalProvider } from './journal/provider.tsx'
+import { startLook } from './look/look.ts'
+import { startOffline } from './frame/offline.ts'
+import type { Ports } from './ports.ts'
+import { makeWritesStrict } from './storage/durability.ts'
+
+/** Puts the app on the page. */
+export function startApp(root: HTMLElement, ports: Ports): void {
+  startLook()
+  makeWritesStrict()
+  const client = new QueryClient()
+  createRoot(root).render(
+    <StrictMode>
+      <QueryClientProvider client={client}>
+        <JournalProvider ports={ports}>
+          <NowProvider>
+            <RouterProvider router={createRoutes()} />
+          </NowProvider>
+        </JournalProvider>
+      </QueryClientProvider>
+    </StrictMode>,
+  )
+  startOffline()
+}

@@ -1,0 +1,90 @@
+import { IDBFactory, IDBObjectStore } from 'fake-indexeddb'
+import localforage from 'localforage'
+import type { Entry } from '../../core/journal/entry.ts'
+import { note, scribe } from '../../core/journal/testing.ts'
+import { openJournalStore, type JournalStore } from './journal-store.ts'
+import { StorageRefusal } from './refusal.ts'
+
+let ids = 0
+const newId = () => `w${++ids}`
+let database = 0
+const open = (name: string) => openJournalStore(name, newId)
+const freshName = () => `test-${++database}`
+
+async function loaded(store: JournalStore): Promise<Entry[]> {
+  const entries: Entry[] = []
+  await store.load((part) => entries.push(...part))
+  return entries.sort((a, b) => (a.id < b.id ? -1 : 1))
+}
+
+beforeEach(() => {
+  globalThis.indexedDB = new IDBFactory()
+})
+
+const { record } = scribe()
+const some = (count: number) => Array.from({ length: count }, (_, i) => record(note('q', i % 50, `note ${i}`)))
+
+describe('a journal on this device', () => {
+  test('what was appended is there when it is opened again, over many segments', async () => {
+    const name = freshName()
+    const entries = some(300)
+    const store = open(name)
+    for (let i = 0; i < entries.length; i += 7) await store.append(entries.slice(i, i + 7))
+    expect(await loaded(open(name))).toEqual(entries)
+  })
+
+  test('two tabs append to the same journal and both end with everything', async () => {
+    const name = freshName()
+    const [one, other] = [open(name), open(name)]
+    const heard: Entry[] = []
+    other.subscribe((arrival) => arrival.kind === 'appended' && heard.push(...arrival.entries))
+    const entries = some(120)
+    await Promise.all(entries.map((entry, i) => (i % 2 ? one : other).append([entry])))
+    expect(await loaded(open(name))).toEqual(entries)
+    await new Promise((resolve) => setTimeout(resolve, 20))
+    expect(heard).toHaveLength(60)
+  })
+
+  test('a full disk is said, keeps nothing, and the next append works when there is room', async () => {
+    const name = freshName()
+    const store = open(name)
+    const [first, second] = some(2) as [Entry, Entry]
+    await store.append([first])
+    const put = IDBObjectStore.prototype.put
+    IDBObjectStore.prototype.put = () => {
+      throw new DOMException('no room', 'QuotaExceededError')
+    }
+    await expect(store.append([second])).rejects.toMatchObject({ name: 'StorageRefusal', reason: 'full' })
+    IDBObjectStore.prototype.put = put
+    expect(await loaded(open(name))).toEqual([first])
+    await store.append([second])
+    expect(await loaded(open(name))).toEqual([first, second])
+  })
+
+  test('replacing leaves only the new entries, and an old tab does not bring the old ones back', async () => {
+    const name = freshName()
+    const [one, other] = [open(name), open(name)]
+    const [old, fresh, late] = some(3) as [Entry, Entry, Entry]
+    await loaded(one)
+    await one.append([old])
+    await loaded(other)
+    await other.replace([fresh])
+    // The old tab learns of it by the message or by its own next write; either way its segment starts empty.
+    await one.append([late]).catch((error: unknown) => {
+      expect(error).toBeInstanceOf(StorageRefusal)
+      return one.append([late])
+    })
+    expect(await loaded(open(name))).toEqual([fresh, late])
+  })
+
+  test('something stored that is no entry is counted, and the rest is read', async () => {
+    const name = freshName()
+    const [entry] = some(1) as [Entry]
+    await open(name).append([entry])
+    const raw = localforage.createInstance({ name, storeName: 'journal' })
+    await raw.setItem('old.000000', [{ id: 'x' }, 5])
+    const entries: Entry[] = []
+    expect(await open(name).load((part) => entries.push(...part))).toEqual({ unreadable: 2 })
+    expect(entries).toEqual([entry])
+  })
+})

@@ -1,0 +1,200 @@
+import { animalGroupById } from '../../core/catalogue/animal-group.ts'
+import { ingredientById } from '../../core/catalogue/ingredient.ts'
+import { parameterById } from '../../core/catalogue/parameter.ts'
+import { signById } from '../../core/catalogue/sign.ts'
+import { animalById, animalLabel } from '../../core/household/animals.ts'
+import type { Settings, UnitHabits } from '../../core/household/settings.ts'
+import { productById } from '../../core/household/shelf.ts'
+import { tankById } from '../../core/household/tanks.ts'
+import type { Content, ContentOf } from '../../core/journal/entry.ts'
+import type { Journal } from '../../core/journal/journal.ts'
+import { capital, figures, listed } from './numbers.ts'
+import { changeVolume, parameterWidth, quantityText, readingResult } from './quantities.ts'
+
+/** A stretch of words; a strong one carries the number or name that matters. */
+export interface Mark {
+  text: string
+  strong?: boolean
+  tone?: 'act' | 'soon'
+}
+
+/** What an entry is put into words with. */
+export interface Wording {
+  journal: Journal
+  units: UnitHabits
+}
+
+export const wordingOf = (journal: Journal, settings: Settings): Wording => ({ journal, units: settings.units })
+
+export const marksText = (marks: readonly Mark[]): string => marks.map(({ text }) => text).join('')
+
+const APPETITE = ['ignored food', 'looked at food', 'spat food', 'ate', 'ate all']
+export const EQUIPMENT_NAMES: Record<ContentOf<'equipment'>['item'], string> = {
+  carbon: 'carbon',
+  uv: 'UV',
+  ozone: 'ozone',
+  skimmer: 'skimmer',
+  'auto-top-off': 'auto top-off',
+  flow: 'flow pump',
+  heater: 'heater',
+  air: 'air',
+  light: 'light',
+  resin: 'metal resin',
+  'dosing-pump': 'dosing pump',
+  co2: 'CO2',
+  'ammonia-binder': 'ammonia binder',
+}
+const COUNT_NAMES: Record<ContentOf<'count'>['what'], string> = {
+  'dip-count': 'came off',
+  'patch-stage': 'patch stages',
+  cells: 'cells',
+  coverage: 'coverage %',
+  jar: 'jar, alive',
+  'pest-count': 'counted',
+}
+
+const strong = (text: string): Mark => ({ text, strong: true })
+const plain = (text: string): Mark => ({ text })
+
+export const tankName = (journal: Journal, id: string): string => tankById(journal, id)?.name ?? 'a tank not on record'
+
+export function animalName(journal: Journal, id: string): string {
+  const animal = animalById(journal, id)
+  return animal ? animalLabel(animal) : 'an animal not on record'
+}
+
+/** How a dosed thing is called: the shelf's own word, else the ingredient. */
+export function doseName(journal: Journal, dose: Pick<ContentOf<'dose'>, 'productId' | 'ingredient'>): string {
+  const product = dose.productId === undefined ? null : productById(journal, dose.productId)
+  return product?.name ?? ingredientById(dose.ingredient)?.name ?? dose.ingredient
+}
+
+function sightingMarks(sighting: ContentOf<'sighting'>, { journal }: Wording): Mark[] {
+  const who =
+    sighting.animalIds.length === 0 ? '' : `${listed(sighting.animalIds.map((id) => animalName(journal, id)))} `
+  const told: string[] = []
+  if (sighting.seen !== undefined) told.push(sighting.seen ? 'seen' : 'not seen')
+  if (sighting.appetite !== undefined) told.push(APPETITE[sighting.appetite]!)
+  for (const { sign, present } of sighting.signs) {
+    // "not eating" and an appetite of nothing are one fact.
+    if (sign === 'not-eating' && sighting.appetite === 0) continue
+    told.push(`${present ? '' : 'no '}${signById(sign)?.label ?? sign}`)
+  }
+  if (sighting.breathsPerMinute !== undefined) told.push(`${figures(sighting.breathsPerMinute)} breaths a minute`)
+  if (told.length === 0 && sighting.words !== undefined) told.push(sighting.words)
+  return [
+    plain(capital(who)),
+    ...(told.length > 0 ? [plain(who ? listed(told, 'and') : capital(listed(told, 'and')))] : []),
+  ]
+}
+
+/** A content as a short mark in a line of the ledger; `tankId` is the column it stands in. */
+export function contentMarks(content: Content, wording: Wording, tankId?: string): Mark[] {
+  const { journal, units } = wording
+  switch (content.kind) {
+    case 'reading': {
+      const parameter = parameterById(content.parameter)
+      return [plain(`${parameter?.short ?? content.parameter} `), strong(readingResult(content, units).value)]
+    }
+    case 'water-change':
+      return [plain('change '), strong(quantityText(changeVolume(content.litres, units)))]
+    case 'dose':
+      return [
+        plain('dose '),
+        strong(`${figures(content.amount)} ${content.unit}`),
+        plain(` ${doseName(journal, content)}`),
+      ]
+    case 'sighting':
+      return sightingMarks(content, wording)
+    case 'arrival':
+      return [
+        strong(content.name ?? (content.count === 1 ? content.species : `${content.count} ${content.species}`)),
+        plain(' arrived'),
+      ]
+    case 'move': {
+      const who = animalName(journal, content.animalId)
+      const part = content.count === undefined ? who : `${content.count} of ${who}`
+      if (tankId === content.toTankId) return [strong(part), plain(` in from ${tankName(journal, content.fromTankId)}`)]
+      return [strong(part), plain(` → ${tankName(journal, content.toTankId)}`)]
+    }
+    case 'death':
+      return [
+        { text: '✕ ', tone: 'act' },
+        strong(deathWho(content, journal)),
+        plain(content.cause ? ` died, ${content.cause}` : ' died'),
+      ]
+    case 'departure':
+      return [strong(animalName(journal, content.animalId)), plain(content.to ? ` left, to ${content.to}` : ' left')]
+    case 'note':
+      return [plain(content.text)]
+    case 'count':
+      return [
+        plain(`${content.of ?? COUNT_NAMES[content.what]} `),
+        strong(content.values.map((value) => figures(value)).join(' ')),
+      ]
+    case 'equipment':
+      return [
+        plain(`${EQUIPMENT_NAMES[content.item]} `),
+        strong(content.removed ? 'taken out' : content.running ? 'on' : 'off'),
+      ]
+    case 'tank-setup':
+      return [plain('set up')]
+    case 'tank-change':
+      return [
+        plain(content.changes.retired ? 'taken down' : content.changes.sheet ? 'volume sheet changed' : 'tank changed'),
+      ]
+    case 'task':
+      return [plain(`${content.state}${content.why ? `: ${content.why}` : ''}`)]
+    case 'expected':
+      return [plain(`${content.cancelled ? 'no longer expected: ' : 'expected: '}${content.name ?? content.species}`)]
+    case 'kit-setup':
+    case 'kit-change':
+      return [plain(`kit ${content.kind === 'kit-setup' ? content.name : 'changed'}`)]
+    case 'product-setup':
+    case 'product-change':
+      return [
+        plain(
+          `shelf: ${content.kind === 'product-setup' ? content.name : (productById(journal, content.productId)?.name ?? 'product')}`,
+        ),
+      ]
+    case 'animal-change':
+      return [plain(`${animalName(journal, content.animalId)} described anew`)]
+    case 'household':
+      return [plain('household settings')]
+  }
+}
+
+function deathWho({ animalId, count }: ContentOf<'death'>, journal: Journal): string {
+  const animal = animalById(journal, animalId)
+  if (!animal) return 'an animal not on record'
+  return animal.firstCount > 1 ? `${count ?? 1} ${animal.name ?? animal.species}` : animalLabel(animal)
+}
+
+/** What the log line reads back: who and what will be kept, in full. */
+export function contentReadBack(content: Content, wording: Wording): Mark[] {
+  const { journal, units } = wording
+  const where = 'tankId' in content && content.tankId !== undefined ? tankName(journal, content.tankId) : null
+  if (content.kind === 'reading') {
+    const result = readingResult(content, units)
+    const width =
+      content.uncertainty === undefined || content.result.kind !== 'value'
+        ? ''
+        : ` ± ${parameterWidth(content.parameter, content.result.value, content.uncertainty, units)}`
+    return [
+      strong(where!),
+      plain(`, ${parameterById(content.parameter)?.name ?? content.parameter} `),
+      strong(quantityText(result)),
+      plain(`${width}${content.basis ? ` as ${content.basis}` : ''}`),
+    ]
+  }
+  if (content.kind === 'water-change' || content.kind === 'dose' || content.kind === 'count')
+    return [strong(where!), plain(', '), ...contentMarks(content, wording)]
+  if (content.kind === 'note') {
+    const about = content.animalIds?.length ? listed(content.animalIds.map((id) => animalName(journal, id))) : where
+    return [plain('a note'), ...(about ? [plain(' on '), strong(about)] : []), plain(`: ${content.text}`)]
+  }
+  return contentMarks(content, wording)
+}
+
+/** "marine fish", "9 ember tetras": a resident in a few words with its group. */
+export const groupName = (groupId: string): string => animalGroupById(groupId)?.name ?? groupId

@@ -1,0 +1,102 @@
+import { parameterById } from '../../core/catalogue/parameter.ts'
+import type { UnitHabits } from '../../core/household/settings.ts'
+import type { ContentOf } from '../../core/journal/entry.ts'
+import { convertSalinity } from '../../core/salinity/salinity.ts'
+import {
+  CACO3_MG_PER_MEQ,
+  CM_PER_INCH,
+  DKH_PER_MEQ,
+  fahrenheitFromCelsius,
+  L_PER_UK_GAL,
+  L_PER_US_GAL,
+} from '../../core/units/units.ts'
+import { figures, fixed } from './numbers.ts'
+
+/** A number and its unit as they are printed. */
+export interface Quantity {
+  value: string
+  unit: string
+}
+
+export const quantityText = ({ value, unit }: Quantity): string => (unit === '' ? value : `${value} ${unit}`)
+
+const volumeUnit = (units: UnitHabits) =>
+  units.volume === 'us-gal'
+    ? { per: L_PER_US_GAL, unit: 'US gal' }
+    : units.volume === 'uk-gal'
+      ? { per: L_PER_UK_GAL, unit: 'UK gal' }
+      : { per: 1, unit: 'L' }
+
+/** Litres in the household's unit: one decimal up to 100, none above. */
+export function volume(litres: number, units: UnitHabits): Quantity {
+  const { per, unit } = volumeUnit(units)
+  const value = litres / per
+  return { value: fixed(value, value < 100 ? 1 : 0), unit }
+}
+
+/** Litres of a water change: as short as they can be said. */
+export function changeVolume(litres: number, units: UnitHabits): Quantity {
+  const { per, unit } = volumeUnit(units)
+  return { value: figures(litres / per), unit }
+}
+
+export const litresFrom = (value: number, units: UnitHabits): number => value * volumeUnit(units).per
+
+export function length(cm: number, units: UnitHabits): Quantity {
+  return units.length === 'in' ? { value: figures(cm / CM_PER_INCH), unit: 'in' } : { value: figures(cm), unit: 'cm' }
+}
+
+export const cmFrom = (value: number, units: UnitHabits): number =>
+  units.length === 'in' ? value * CM_PER_INCH : value
+
+/** A kept value of a parameter in the household's unit. */
+export function parameterValue(parameterId: string, value: number, units: UnitHabits): Quantity {
+  const parameter = parameterById(parameterId)
+  if (!parameter) return { value: figures(value), unit: '' }
+  if (parameter.id === 'temp' && units.temperature === 'F')
+    return { value: fixed(fahrenheitFromCelsius(value), 1), unit: '°F' }
+  if (parameter.id === 'salinity' && units.salinity === 'sg') {
+    const converted = convertSalinity({ value, unit: 'psu' })
+    if (converted.ok) return { value: fixed(converted.value.sg, 4), unit: 'SG' }
+  }
+  if (parameter.id === 'alk-kh' && units.alkalinity === 'meq')
+    return { value: fixed(value / DKH_PER_MEQ, 2), unit: 'meq/L' }
+  if (parameter.id === 'alk-kh' && units.alkalinity === 'ppm')
+    return { value: fixed((value / DKH_PER_MEQ) * CACO3_MG_PER_MEQ, 0), unit: 'ppm' }
+  return { value: fixed(value, parameter.decimals), unit: parameter.unit === 'pH' ? '' : parameter.unit }
+}
+
+/** A reading's result: "2.10", "< 0.05", "1.0–2.0". */
+export function readingResult(
+  reading: Pick<ContentOf<'reading'>, 'parameter' | 'result'>,
+  units: UnitHabits,
+): Quantity {
+  const { parameter, result } = reading
+  const of = (value: number) => parameterValue(parameter, value, units)
+  switch (result.kind) {
+    case 'value':
+      return of(result.value)
+    case 'below':
+      return { ...of(result.limit), value: `< ${of(result.limit).value}` }
+    case 'above':
+      return { ...of(result.limit), value: `> ${of(result.limit).value}` }
+    case 'range':
+      return { ...of(result.high), value: `${of(result.low).value}–${of(result.high).value}` }
+  }
+}
+
+/** An uncertainty beside a value: a width, so an offset of the unit does not count. */
+export function parameterWidth(parameterId: string, value: number, width: number, units: UnitHabits): string {
+  const parameter = parameterById(parameterId)
+  if (!parameter) return figures(width, 2)
+  if (parameter.id === 'temp' && units.temperature === 'F') return fixed(width * 1.8, 1)
+  if (parameter.id === 'salinity' && units.salinity === 'sg') {
+    const [low, high] = [Math.max(0, value - width), value + width].map((psu) =>
+      convertSalinity({ value: psu, unit: 'psu' }),
+    )
+    if (low?.ok && high?.ok) return fixed((high.value.sg - low.value.sg) / 2, 4)
+  }
+  if (parameter.id === 'alk-kh' && units.alkalinity === 'meq') return fixed(width / DKH_PER_MEQ, 2)
+  if (parameter.id === 'alk-kh' && units.alkalinity === 'ppm') return fixed((width / DKH_PER_MEQ) * CACO3_MG_PER_MEQ, 0)
+  return figures(width, 2)
+}

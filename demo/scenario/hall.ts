@@ -1,0 +1,133 @@
+import type { Diary } from '../diary.ts'
+import { change, every, fed, reading, remark, saw, series } from '../words.ts'
+import { FIRST_DAY } from './house.ts'
+
+/** First and last whole day of the finished count without fish. */
+const FALLOW_FROM = -118
+const FALLOW_TO = FALLOW_FROM + 76
+
+/** The reef in the hall: a finished fallow, quiet weeks, then brown strings on the sand. */
+export function hallReef(diary: Diary): void {
+  arrivals(diary)
+  fallow(diary)
+  quietWeeks(diary)
+  dinoflagellates(diary)
+}
+
+function arrivals(diary: Diary): void {
+  const came = (animalId: string, species: string, group: string, name?: string, count = 1) =>
+    diary.on(FIRST_DAY, '11:00', {
+      kind: 'arrival',
+      animalId,
+      tankId: 'hall',
+      species,
+      group,
+      count,
+      ...(name && { name }),
+    })
+  came('plum', 'royal gramma', 'dottyback-basslet', 'Plum')
+  came('saffron', 'yellow assessor', 'dottyback-basslet', 'Saffron')
+  came('flint', 'flame angelfish', 'angel-dwarf', 'Flint')
+  came('button', 'tuxedo urchin', 'star-urchin', 'Button')
+  came('torches', 'torch coral heads', 'coral-lps', undefined, 4)
+  came('toadstool', 'toadstool leather', 'coral-soft')
+  came('montis', 'Montipora plates', 'coral-sps', undefined, 3)
+  came('gsp', 'green star polyps', 'coral-soft')
+  came('acans', 'Micromussa colonies', 'coral-lps', undefined, 2)
+}
+
+/** Flint showed fine dust and died; the fish were taken out and the display stood without them for 76 days. */
+function fallow(diary: Diary): void {
+  diary.on(
+    -120,
+    '21:10',
+    saw('hall', ['flint'], 'breathing fast, hangs in the pump stream', 'breathing-fast', 'into-flow'),
+  )
+  diary.on(
+    -119,
+    '07:20',
+    saw('hall', ['flint'], 'dust on the flanks by torch, not eating', 'fine-dust-sheen', 'not-eating'),
+  )
+  diary.on(-119, '07:50', { kind: 'move', animalId: 'flint', fromTankId: 'hall', toTankId: 'quar' })
+  for (const animalId of ['plum', 'saffron'])
+    diary.on(FALLOW_FROM, '19:00', { kind: 'move', animalId, fromTankId: 'hall', toTankId: 'quar' })
+  diary.on(FALLOW_FROM, '19:20', remark('hall', 'no fish from here on; 76 days from tonight'))
+  diary.on(-116, '06:40', { kind: 'death', animalId: 'flint', tankId: 'quar', cause: 'velvet, most likely' })
+  for (const day of every(9, FALLOW_FROM + 4, FALLOW_TO - 4))
+    diary.on(day, '18:30', remark('hall', 'ghost feeding for the bacteria, a pinch'))
+  for (const animalId of ['plum', 'saffron'])
+    diary.on(FALLOW_TO, '19:30', { kind: 'move', animalId, fromTankId: 'quar', toTankId: 'hall' })
+  diary.on(FALLOW_TO, '20:15', fed('hall', ['plum', 'saffron'], 'both ate within the hour', 4))
+  diary.on(FALLOW_TO + 3, '18:40', reading('hall', 'tan', 0.1))
+}
+
+function quietWeeks(diary: Diary): void {
+  const weekly = every(7, -119, -9)
+  series(diary, 'hall', weekly, '19:40', [
+    { parameter: 'no3', from: 9, to: 0.6, wobble: 0.5 },
+    { parameter: 'po4', from: 0.07, to: 0.01, wobble: 0.008 },
+    { parameter: 'alk-kh', from: 8.4, to: 8.1, wobble: 0.2 },
+  ])
+  series(diary, 'hall', every(14, -119, -9), '19:45', [
+    { parameter: 'ca', from: 425, to: 430, wobble: 6 },
+    { parameter: 'mg', from: 1320, to: 1310, wobble: 15 },
+    { parameter: 'salinity', from: 35, to: 35, wobble: 0.3 },
+    { parameter: 'temp', from: 25.6, to: 25.2, wobble: 0.3 },
+  ])
+  for (const day of every(14, -112, -10)) diary.on(day, '17:30', change('hall', 35))
+  for (const day of every(11, -40, -3)) diary.on(day, '18:50', fed('hall', ['plum', 'saffron'], 'both ate'))
+}
+
+/** Five tallies by microscope, diatoms and dinoflagellates in the same fields. */
+const TALLIES: [day: number, diatoms: number, dinos: number][] = [
+  [-8, 21, 102],
+  [-6, 29, 81],
+  [-4, 38, 77],
+  [-2, 51, 69],
+  [-1, 55, 61],
+]
+
+function dinoflagellates(diary: Diary): void {
+  diary.on(-8, '13:10', remark('hall', 'brown strings with bubbles on the sand, gone by morning, back by noon'))
+  diary.on(-8, '15:30', remark('hall', 'microscope: ovals with a notch, no groove, slow: Prorocentrum'))
+  for (const [day, diatoms, dinos] of TALLIES)
+    diary.on(day, '15:40', {
+      kind: 'count',
+      tankId: 'hall',
+      what: 'cells',
+      of: 'diatoms and dinos',
+      values: [diatoms, dinos],
+    })
+  diary.on(-7, '18:30', { kind: 'move', animalId: 'button', fromTankId: 'hall', toTankId: 'bucket' })
+  diary.on(-6, '11:10', remark('hall', 'UV on, display to display; floss daily'))
+  for (const day of every(1, -6, -1)) {
+    diary.on(day, '09:15', remark('hall', 'blew off rock and sand, pump to the floss'))
+    if (day > -6) diary.on(day, '21:30', remark('hall', 'blew off again, floss changed'))
+  }
+  const nitrate = [0.4, 0.8, 1.2, 1.9, 2.6, 3.1]
+  const phosphate = [0.01, 0.01, 0.02, 0.02, 0.03, 0.03]
+  every(1, -6, -1).forEach((day, i) => {
+    diary.on(day, '19:10', reading('hall', 'no3', nitrate[i]!))
+    diary.on(day, '19:15', reading('hall', 'po4', phosphate[i]!))
+    diary.on(day, '19:30', {
+      kind: 'dose',
+      tankId: 'hall',
+      ingredient: 'potassium-nitrate',
+      productId: 'nitrate',
+      amount: 35,
+      unit: 'mL',
+      massMg: 350,
+    })
+    diary.on(day, '19:32', {
+      kind: 'dose',
+      tankId: 'hall',
+      ingredient: 'monopotassium-phosphate',
+      productId: 'phosphate',
+      amount: 7,
+      unit: 'mL',
+      massMg: 7,
+    })
+  })
+  diary.on(-3, '18:20', fed('bucket', ['button'], 'Button on nori'))
+  diary.on(-1, '18:20', change('bucket', 6))
+}

@@ -1,0 +1,80 @@
+import type { Diary } from '../diary.ts'
+import { change, every, reading, remark, series } from '../words.ts'
+
+/** Frags on day 23 of 76 with dips against an egg-laying pest; and the two waiting for tomorrow's box. */
+export function tubs(diary: Diary): void {
+  frags(diary)
+  sideTub(diary)
+  shrimpJar(diary)
+}
+
+function frags(diary: Diary): void {
+  const came = (animalId: string, species: string, group: string, count: number) =>
+    diary.on(-23, '14:00', { kind: 'arrival', animalId, tankId: 'frag', species, group, count, source: 'frag swap' })
+  came('zoas', 'zoanthid frags', 'coral-soft', 6)
+  came('psammocora', 'Psammocora frags', 'coral-sps', 3)
+  diary.on(-23, '14:40', remark('frag', 'plugs cut away, bases scrubbed in clean salt water, gloves and goggles on'))
+  diary.on(-21, '21:40', remark('frag', 'one small frilly slug among the polyps by torch'))
+  for (const [day, count] of [
+    [-20, 9],
+    [-15, 4],
+    [-10, 1],
+    [-5, 0],
+  ] as const) {
+    diary.on(day, '17:00', {
+      kind: 'dose',
+      tankId: 'frag',
+      ingredient: 'iodine-dip',
+      productId: 'iodine',
+      amount: 24,
+      unit: 'drop',
+      massMg: 60,
+      note: 'in the dip tub, 3 L, 8 minutes',
+    })
+    diary.on(day, '17:20', { kind: 'count', tankId: 'frag', what: 'dip-count', of: 'came off', values: [count] })
+  }
+  const alkalinity = [8.9, 8.8, 8.6, 8.3, 7.9, 7.5, 7.1]
+  ;[-22, -19, -16, -12, -8, -4, -1].forEach((day, i) =>
+    diary.on(day, '18:10', reading('frag', 'alk-kh', alkalinity[i]!)),
+  )
+  series(diary, 'frag', [-22, -15, -8, -1], '18:20', [
+    { parameter: 'ca', from: 430, to: 405, wobble: 4 },
+    { parameter: 'salinity', from: 35, to: 35, wobble: 0.3 },
+    { parameter: 'temp', from: 25.4, to: 25.4, wobble: 0.3 },
+  ])
+  for (const day of [-14, -7]) diary.on(day, '17:45', change('frag', 5))
+}
+
+function sideTub(diary: Diary): void {
+  diary.on(-30, '10:20', remark('side', 'seeded sponge in, heater and air stone'))
+  series(diary, 'side', every(6, -28, -2), '08:30', [{ parameter: 'tan', from: 0.8, to: 0.02, wobble: 0.03 }])
+  diary.on(-2, '09:00', reading('side', 'salinity', 33))
+  diary.on(-1, '20:00', {
+    kind: 'expected',
+    expectedId: 'dottyback',
+    tankId: 'side',
+    species: 'orchid dottyback',
+    group: 'dottyback-basslet',
+    count: 1,
+    due: diary.at(1, '10:30'),
+    hoursInTransit: 31,
+    source: 'mail order',
+  })
+}
+
+function shrimpJar(diary: Diary): void {
+  diary.on(-9, '17:20', remark('jar', 'salt water from the hall before its medicine days; never any copper'))
+  diary.on(-3, '18:00', reading('jar', 'salinity', 34.5))
+  diary.on(-3, '18:02', reading('jar', 'tan', 0))
+  diary.on(-1, '20:01', {
+    kind: 'expected',
+    expectedId: 'sexy-shrimp',
+    tankId: 'jar',
+    species: 'sexy shrimp',
+    group: 'shrimp-crab-snail',
+    count: 2,
+    due: diary.at(1, '10:30'),
+    hoursInTransit: 31,
+    source: 'mail order',
+  })
+}

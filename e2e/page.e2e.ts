@@ -1,0 +1,180 @@
+import AxeBuilder from '@axe-core/playwright'
+import { expect, test, type Page } from '@playwright/test'
+import { gzipSync } from 'node:zlib'
+import { networkInterfaces } from 'node:os'
+import { logLine, openSample, today } from './support/app.ts'
+import { PORT } from './support/place.ts'
+
+/** Every screen; beside the ledger, which is looked at once, only what stands open there. */
+const SCREENS: readonly [name: string, path: string, within?: string][] = [
+  ['ledger', '/'],
+  ['a day beside the ledger', '/?tank=quar&day=2020-01-01', 'aside'],
+  ['readings form', '/?tank=quar&form=reading', 'aside'],
+  ['sighting form', '/?tank=quar&form=sighting', 'aside'],
+  ['dose form', '/?tank=quar&form=dose', 'aside'],
+  ['move form', '/?tank=quar&form=move', 'aside'],
+  ['tanks', '/tanks'],
+  ['new tank', '/tanks/new'],
+  ['tank', '/tanks/hall'],
+  ['add an animal', '/tanks/quar/add-animal'],
+  ['shelf', '/shelf'],
+  ['product', '/shelf/copper'],
+  ['records', '/records'],
+  ['more', '/more'],
+  ['no such page', '/nowhere'],
+]
+
+/** The screen is there, and nothing that it loads when opened is still on its way. */
+const settled = async (page: Page) => {
+  await expect(logLine(page)).toBeVisible()
+  await expect(page.getByText(/^(Opening|Drawing) …$/)).toHaveCount(0)
+}
+
+/** What axe finds on a page; between the looks only colours differ, so the second look is asked for contrast alone. */
+async function axe(page: Page, look: 'paper' | 'night', within?: string): Promise<string[]> {
+  const builder = within ? new AxeBuilder({ page }).include(within) : new AxeBuilder({ page })
+  const { violations } = await (look === 'night' ? builder.withRules(['color-contrast']) : builder).analyze()
+  return violations.map(({ id, nodes }) => `${id}: ${nodes.map((node) => node.html.slice(0, 160)).join(' | ')}`)
+}
+
+for (const look of ['paper', 'night'] as const)
+  for (const [device, viewport] of [
+    ['desk', { width: 1280, height: 800 }],
+    ['phone', { width: 390, height: 844 }],
+  ] as const)
+    for (const part of [0, 1])
+      test(`axe finds nothing, ${look}, ${device}, part ${part + 1}; nothing scrolls sideways on the phone`, async ({
+        page,
+      }) => {
+        test.setTimeout(120_000)
+        await page.setViewportSize(viewport)
+        await page.addInitScript((chosen) => localStorage.setItem('brinvo-look', chosen), look)
+        for (const [name, path, within] of SCREENS.filter((_, i) => i % 2 === part)) {
+          await page.goto(path)
+          await settled(page)
+          if (within) await expect(page.locator(within)).toBeVisible()
+          expect(await axe(page, look, within), name).toEqual([])
+          if (device === 'phone')
+            expect(await page.evaluate(() => document.documentElement.scrollWidth), name).toBeLessThanOrEqual(390)
+        }
+      })
+
+for (const look of ['paper', 'night'] as const)
+  test(`axe finds nothing on the first run, ${look}`, async ({ page }) => {
+    await page.addInitScript((chosen) => {
+      localStorage.setItem('brinvo-look', chosen)
+      localStorage.setItem('brinvo-which', 'mine')
+    }, look)
+    await page.goto('/')
+    await expect(page.getByRole('heading', { name: 'Your household' })).toBeVisible()
+    expect(await axe(page, look)).toEqual([])
+  })
+
+test('no screen breaks the content policy or writes an error', async ({ page }) => {
+  const said: string[] = []
+  page.on(
+    'console',
+    (message) =>
+      ['error', 'warning'].includes(message.type()) &&
+      !message.text().includes('blocked by Playwright') &&
+      said.push(message.text()),
+  )
+  page.on('pageerror', (error) => said.push(String(error)))
+  for (const [, path] of SCREENS) {
+    await page.goto(path)
+    await settled(page)
+  }
+  await page.keyboard.press('?')
+  await expect(page.getByRole('dialog', { name: 'Keys' })).toBeVisible()
+  expect(said).toEqual([])
+})
+
+test('the policy lets no inline or evaluated script run', async ({ page, request }) => {
+  const headers = (await request.get('/')).headers()
+  const policy = headers['content-security-policy']!
+  expect(policy).toContain("script-src 'self'")
+  expect(policy).not.toContain('unsafe')
+  expect(headers['x-content-type-options']).toBe('nosniff')
+  expect(headers['x-powered-by']).toBeUndefined()
+  await openSample(page)
+  // In a turn of its own: what the test's driver runs itself is not held to the page's policy.
+  const ran = await page.evaluate(
+    () =>
+      new Promise<{ inline: boolean; evaluated: boolean }>((resolve) =>
+        setTimeout(() => {
+          const script = document.createElement('script')
+          script.textContent = 'window.inlineRan = true'
+          document.head.append(script)
+          let evaluated = false
+          try {
+            // eslint-disable-next-line @typescript-eslint/no-implied-eval, @typescript-eslint/no-unsafe-call -- that it is refused is what is tested
+            evaluated = Boolean(new Function('return true')())
+          } catch {
+            // Refused, as it should be.
+          }
+          resolve({ inline: 'inlineRan' in window, evaluated })
+        }),
+      ),
+  )
+  expect(ran).toEqual({ inline: false, evaluated: false })
+})
+
+test('the server answers on this machine alone', async () => {
+  const outside = Object.values(networkInterfaces())
+    .flatMap((list) => list ?? [])
+    .find(({ internal, family }) => !internal && family === 'IPv4')
+  test.skip(!outside, 'this machine has no other address')
+  await expect(fetch(`http://${outside!.address}:${PORT}/`, { signal: AbortSignal.timeout(3000) })).rejects.toThrow()
+})
+
+test('the ledger’s first view needs at most 300 KB of JavaScript, gzipped', async ({ page }) => {
+  let bytes = 0
+  const asked: Promise<void>[] = []
+  page.on('response', (response) => {
+    if (!response.url().endsWith('.js') || response.request().serviceWorker()) return
+    asked.push(response.body().then((body) => void (bytes += gzipSync(body, { level: 9 }).length)))
+  })
+  await page.addInitScript(() => Object.defineProperty(navigator, 'serviceWorker', { value: undefined }))
+  await openSample(page)
+  await expect(today(page, 'Hall reef')).toBeVisible()
+  await Promise.all(asked)
+  console.log(`first view: ${(bytes / 1000).toFixed(1)} KB`)
+  expect(bytes).toBeLessThanOrEqual(300_000)
+})
+
+test('everything by keyboard: the ledger is walked, opened and closed, and the log line found', async ({ page }) => {
+  await openSample(page)
+  await today(page, 'Hall reef').focus()
+  await page.keyboard.press('ArrowRight')
+  await expect(today(page, 'Quarantine')).toBeFocused()
+  await page.keyboard.press('ArrowUp')
+  await page.keyboard.press('Enter')
+  const beside = page.getByRole('complementary', { name: /Quarantine/ })
+  await expect(beside).toBeVisible()
+  await expect(beside).toBeFocused()
+  await page.keyboard.press('Escape')
+  await expect(beside).toHaveCount(0)
+  await page.keyboard.press('3')
+  await expect(page.locator(':focus')).toHaveAttribute('aria-label', /Frag tub/)
+  await page.keyboard.press('.')
+  await expect(today(page, 'Frag tub')).toBeFocused()
+  await page.keyboard.press(';')
+  await expect(logLine(page)).toBeFocused()
+})
+
+test('tabbing reaches every control of a screen', async ({ page }) => {
+  await openSample(page, '/shelf/copper')
+  const controls = await page.locator('main :is(a[href], button:not([tabindex="-1"]), input, select, textarea)').count()
+  await page.locator('main').focus()
+  const reached = new Set<string>()
+  for (let i = 0; i < controls + 3; i++) {
+    await page.keyboard.press('Tab')
+    reached.add(
+      await page.evaluate(() =>
+        document.activeElement?.closest('main') ? (document.activeElement.outerHTML.slice(0, 200) ?? '') : '',
+      ),
+    )
+  }
+  reached.delete('')
+  expect(reached.size).toBe(controls)
+})

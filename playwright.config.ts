@@ -1,0 +1,33 @@
+import { defineConfig } from '@playwright/test'
+import { CHROMIUM, CHROMIUM_FLAGS, PORT } from './e2e/support/place.ts'
+
+export default defineConfig({
+  testDir: 'e2e',
+  testMatch: '**/*.e2e.ts',
+  outputDir: 'test-results',
+  fullyParallel: true,
+  workers: 2,
+  forbidOnly: true,
+  retries: 0,
+  timeout: 45_000,
+  expect: { timeout: 8_000 },
+  reporter: [['list'], ['json', { outputFile: '.build/e2e.json' }]],
+  use: {
+    baseURL: `http://127.0.0.1:${PORT}`,
+    viewport: { width: 1280, height: 800 },
+    locale: 'en-GB',
+    timezoneId: 'Europe/Lisbon',
+    reducedMotion: 'reduce',
+    trace: 'off',
+    // Each test has a fresh browser profile: installing the offline copy every time would only cost time.
+    serviceWorkers: 'block',
+    launchOptions: { executablePath: CHROMIUM, args: CHROMIUM_FLAGS },
+  },
+  webServer: {
+    command: 'node scripts/start.mjs',
+    url: `http://127.0.0.1:${PORT}`,
+    env: { PORT: String(PORT) },
+    reuseExistingServer: false,
+    timeout: 180_000,
+  },
+})

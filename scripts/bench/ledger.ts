@@ -1,0 +1,161 @@
+/**
+ * The ledger at 1,000 and 50,000 entries: cold open, append (median of 200) and keystroke-to-paint in the log line.
+ * Measured in a real browser on the built app, one journal after the other.
+ */
+import { chromium, type Browser, type Page } from '@playwright/test'
+import { createServer } from 'node:http'
+import type { AddressInfo } from 'node:net'
+import { fileURLToPath } from 'node:url'
+import { CHROMIUM, CHROMIUM_FLAGS } from '../../e2e/support/place.ts'
+import { createApp } from '../../server/app.ts'
+import { longJournal } from './long-journal.ts'
+
+const SIZES = [1_000, 50_000] as const
+/** In rounds that alternate between the two sizes, so that a slow spell of the disk falls on both. */
+const ROUNDS = 10
+const APPENDS_A_ROUND = 20
+const KEYSTROKES = 120
+const COLD_OPENS = 5
+
+const quantile = (values: readonly number[], q: number): number =>
+  [...values].sort((a, b) => a - b)[Math.min(values.length - 1, Math.floor(values.length * q))]!
+const ms = (value: number) => `${value.toFixed(2)} ms`
+
+/** Puts a journal of so many entries into the own household's store, in segments as the app writes them. */
+async function fill(page: Page, origin: string, size: number): Promise<void> {
+  await page.addInitScript(() => localStorage.setItem('brinvo-which', 'mine'))
+  await page.goto(origin)
+  await page.getByRole('heading', { name: 'Your household' }).waitFor()
+  const entries = longJournal(size, Date.now())
+  for (let i = 0; i < entries.length; i += 10_000)
+    await page.evaluate(
+      ({ part, number }) =>
+        new Promise<void>((resolve, reject) => {
+          const opening = indexedDB.open('brinvo-mine')
+          opening.onerror = () => reject(new Error('cannot open'))
+          opening.onsuccess = () => {
+            const transaction = opening.result.transaction('journal', 'readwrite')
+            const store = transaction.objectStore('journal')
+            for (let j = 0; j < part.length; j += 1000)
+              store.put(part.slice(j, j + 1000), `sealed-bench${number}.${String(j / 1000).padStart(6, '0')}`)
+            transaction.oncomplete = () => (opening.result.close(), resolve())
+          }
+        }),
+      { part: entries.slice(i, i + 10_000), number: i },
+    )
+}
+
+async function coldOpens(page: Page, origin: string): Promise<number[]> {
+  const times: number[] = []
+  for (let i = 0; i < COLD_OPENS; i++) {
+    await page.goto('about:blank')
+    const start = performance.now()
+    await page.goto(origin, { waitUntil: 'commit' })
+    await page.getByRole('gridcell', { name: 'Tank 1, today' }).waitFor()
+    times.push(performance.now() - start)
+  }
+  return times
+}
+
+/** Times from Enter to the entry being told as kept, as the page itself sees it. */
+const appends = (page: Page) =>
+  page.evaluate(async (count) => {
+    const field = document.getElementById('log-line') as HTMLInputElement
+    const status = field.closest('section')!.querySelector('[role=status]')!
+    // React listens to the setter of its own: a value set past it counts as typed.
+    const setValue = (text: string) =>
+      Object.getOwnPropertyDescriptor(HTMLInputElement.prototype, 'value')!.set!.call(field, text)
+    const until = (ready: () => boolean) =>
+      new Promise<void>((resolve) => {
+        if (ready()) return resolve()
+        const observer = new MutationObserver(() => {
+          if (!ready()) return
+          observer.disconnect()
+          resolve()
+        })
+        observer.observe(status, { childList: true, subtree: true, characterData: true })
+      })
+    const times: number[] = []
+    for (let i = 0; i < count; i++) {
+      setValue(`tank1 no3 ${(4 + (i % 9)).toFixed(1)}`)
+      field.dispatchEvent(new Event('input', { bubbles: true }))
+      await until(() => status.textContent.startsWith('keeps'))
+      const start = performance.now()
+      field.dispatchEvent(new KeyboardEvent('keydown', { key: 'Enter', bubbles: true }))
+      await until(() => status.textContent.startsWith('Kept'))
+      times.push(performance.now() - start)
+    }
+    return times
+  }, APPENDS_A_ROUND)
+
+/**
+ * Times from a real key press, as the browser stamps it, to just after the frame that shows what the line reads as. Keys
+ * come when they come: not in step with the frames.
+ */
+async function keystrokes(page: Page): Promise<number[]> {
+  await page.evaluate(() => {
+    const times: number[] = ((window as unknown as { keyTimes: number[] }).keyTimes = [])
+    const channel = new MessageChannel()
+    const waiting: number[] = []
+    channel.port1.onmessage = () => {
+      for (const pressed of waiting.splice(0)) times.push(performance.now() - pressed)
+    }
+    document.getElementById('log-line')!.addEventListener(
+      'keydown',
+      (event) => {
+        waiting.push(event.timeStamp)
+        // A task behind the frame's animation callbacks runs once the frame has been painted.
+        requestAnimationFrame(() => channel.port2.postMessage(null))
+      },
+      { capture: true },
+    )
+  })
+  const line = 'tank1 no3 8 po4 .08 alk 8.2 ca 420 '
+  await page.locator('#log-line').focus()
+  for (let i = 0; i < KEYSTROKES; i++) {
+    if (i % line.length === 0) await page.locator('#log-line').fill('')
+    await page.keyboard.press(line[i % line.length] === ' ' ? 'Space' : line[i % line.length]!)
+    await page.waitForTimeout(20 + ((i * 7) % 17))
+  }
+  return page.evaluate(() => (window as unknown as { keyTimes: number[] }).keyTimes)
+}
+
+/** A browser profile with a journal of some size, opened. */
+async function openAt(browser: Browser, origin: string, size: number) {
+  const context = await browser.newContext({ viewport: { width: 1280, height: 800 }, serviceWorkers: 'block' })
+  // The loader marks functions with a helper that the page does not have.
+  await context.addInitScript('globalThis.__name = (marked) => marked')
+  const page = await context.newPage()
+  await fill(page, origin, size)
+  const cold = quantile(await coldOpens(page, origin), 0.5)
+  return { page, cold, times: [] as number[] }
+}
+
+const server = createServer(createApp(fileURLToPath(new URL('../../dist', import.meta.url))))
+await new Promise<void>((resolve) => server.listen(0, '127.0.0.1', resolve))
+const origin = `http://127.0.0.1:${(server.address() as AddressInfo).port}`
+const browser = await chromium.launch({ executablePath: CHROMIUM, args: CHROMIUM_FLAGS })
+const opened = [await openAt(browser, origin, SIZES[0]), await openAt(browser, origin, SIZES[1])] as const
+for (let round = 0; round < ROUNDS; round++)
+  for (const one of opened) {
+    await one.page.bringToFront()
+    one.times.push(...(await appends(one.page)))
+  }
+const keys: number[][] = []
+for (const { page } of opened) {
+  await page.bringToFront()
+  keys.push(await keystrokes(page))
+}
+await browser.close()
+server.close()
+
+const [small, large] = opened
+const row = (name: string, a: number, b: number, more: string) =>
+  console.log(`  ${name.padEnd(20)} ${ms(a)}  ${ms(b)}  ${more}`)
+const ratio = (a: number, b: number) => `ratio ${(b / a).toFixed(2)}`
+const [smallAppend, largeAppend] = [quantile(small.times, 0.5), quantile(large.times, 0.5)]
+console.log(`ledger, ${SIZES[0]} and ${SIZES[1]} entries`)
+row('cold open', small.cold, large.cold, ratio(small.cold, large.cold))
+row('append, median', smallAppend, largeAppend, `${ratio(smallAppend, largeAppend)} (bar 1.3)`)
+row('keystroke, median', quantile(keys[0]!, 0.5), quantile(keys[1]!, 0.5), '(bar one frame, 16 ms)')
+row('keystroke, p95', quantile(keys[0]!, 0.95), quantile(keys[1]!, 0.95), '(bar two frames, 32 ms)')

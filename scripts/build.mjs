@@ -1,0 +1,3 @@
+import { ensureBuilt } from './ensure/built.mjs'
+
+await ensureBuilt()

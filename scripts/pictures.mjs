@@ -1,0 +1,14 @@
+/** `npm run pictures [name …]`: takes the current picture of each main view, from the sample household, for docs/screenshots. */
+import { spawnSync } from 'node:child_process'
+import { ensureBuilt } from './ensure/built.mjs'
+import { ensureChromium } from './ensure/chromium.mjs'
+import { root } from './ensure/paths.mjs'
+
+await ensureBuilt()
+ensureChromium()
+const { status } = spawnSync(
+  process.execPath,
+  ['--import', 'tsx', 'scripts/pictures/take.ts', ...process.argv.slice(2)],
+  { cwd: root, stdio: 'inherit' },
+)
+process.exit(status ?? 1)

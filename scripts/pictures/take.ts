@@ -1,0 +1,69 @@
+import { chromium, type Page } from '@playwright/test'
+import { mkdirSync } from 'node:fs'
+import { createServer } from 'node:http'
+import type { AddressInfo } from 'node:net'
+import { fileURLToPath } from 'node:url'
+import { CHROMIUM, CHROMIUM_FLAGS } from '../../e2e/support/place.ts'
+import { createApp } from '../../server/app.ts'
+
+interface View {
+  name: string
+  path: string
+  look: 'paper' | 'night'
+  device: 'desk' | 'phone'
+  /** What is done before the picture is taken. */
+  before?: (page: Page) => Promise<void>
+}
+
+const VIEWPORTS = { desk: { width: 1280, height: 800 }, phone: { width: 390, height: 844 } }
+
+const VIEWS: readonly View[] = [
+  {
+    name: 'ledger-paper',
+    path: '/',
+    look: 'paper',
+    device: 'desk',
+    before: (page) => page.getByRole('combobox', { name: /Log line/ }).fill('quar cu 2.16'),
+  },
+  { name: 'ledger-night', path: '/', look: 'night', device: 'desk' },
+  {
+    name: 'ledger-phone',
+    path: '/',
+    look: 'night',
+    device: 'phone',
+    before: (page) => page.getByRole('group', { name: 'Tanks' }).getByRole('button', { name: 'Quarantine' }).click(),
+  },
+  { name: 'ledger-form', path: '/?tank=quar&form=reading', look: 'paper', device: 'desk' },
+  { name: 'tank', path: '/tanks/hall', look: 'paper', device: 'desk' },
+  { name: 'shelf', path: '/shelf', look: 'paper', device: 'desk' },
+  { name: 'records', path: '/records', look: 'night', device: 'desk' },
+]
+
+const folder = new URL('../../docs/screenshots/', import.meta.url)
+mkdirSync(folder, { recursive: true })
+const server = createServer(createApp(fileURLToPath(new URL('../../dist', import.meta.url))))
+await new Promise<void>((resolve) => server.listen(0, '127.0.0.1', resolve))
+const origin = `http://127.0.0.1:${(server.address() as AddressInfo).port}`
+const browser = await chromium.launch({ executablePath: CHROMIUM, args: CHROMIUM_FLAGS })
+const wanted = process.argv.slice(2)
+for (const { name, path, look, device, before } of VIEWS) {
+  if (wanted.length > 0 && !wanted.includes(name)) continue
+  const context = await browser.newContext({
+    viewport: VIEWPORTS[device],
+    timezoneId: 'Europe/Lisbon',
+    locale: 'en-GB',
+    reducedMotion: 'reduce',
+    serviceWorkers: 'block',
+  })
+  await context.addInitScript((chosen) => localStorage.setItem('brinvo-look', chosen), look)
+  const page = await context.newPage()
+  await page.goto(origin + path)
+  await page.getByRole('combobox', { name: /Log line/ }).waitFor()
+  await before?.(page)
+  await page.waitForTimeout(700)
+  await page.screenshot({ path: fileURLToPath(new URL(`${name}.png`, folder)) })
+  await context.close()
+  console.log(`docs/screenshots/${name}.png`)
+}
+await browser.close()
+server.close()

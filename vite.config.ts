@@ -1,0 +1,37 @@
+import react from '@vitejs/plugin-react'
+import { defineConfig } from 'vite'
+import { VitePWA } from 'vite-plugin-pwa'
+
+export default defineConfig({
+  build: {
+    outDir: 'dist',
+    target: 'es2022',
+    // The preload polyfill would be a script of its own for browsers Brinvo does not run in.
+    modulePreload: { polyfill: false },
+    chunkSizeWarningLimit: 700,
+  },
+  server: { host: '127.0.0.1', port: 5821 },
+  plugins: [
+    react(),
+    VitePWA({
+      registerType: 'prompt',
+      injectRegister: false,
+      includeAssets: ['icon.svg'],
+      manifest: {
+        name: 'Brinvo',
+        short_name: 'Brinvo',
+        description: 'Quarantine, acclimation, diagnosis, dosing and treatment logs for aquariums at home',
+        display: 'standalone',
+        background_color: '#F7F5EF',
+        theme_color: '#F7F5EF',
+        icons: [{ src: 'icon.svg', sizes: 'any', type: 'image/svg+xml', purpose: 'any' }],
+      },
+      workbox: {
+        globPatterns: ['**/*.{js,css,html,svg,woff2}'],
+        navigateFallback: '/index.html',
+        navigateFallbackDenylist: [/^\/api\//],
+        cleanupOutdatedCaches: true,
+      },
+    }),
+  ],
+})
