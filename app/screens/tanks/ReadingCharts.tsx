@@ -59,7 +59,8 @@ const Tip = styled.div`
 interface Point {
   at: number
   value: number
-  spread: number
+  /** Half-widths below and above; none goes below zero. */
+  spread: [below: number, above: number]
 }
 
 /** Plain values of a parameter over the shown time, in the kept unit. */
@@ -70,7 +71,9 @@ function pointsOf(
   since: number,
 ): Point[] {
   return readingsOf(journal, tankId, parameter.id).flatMap(({ at, content: { result, uncertainty } }) =>
-    at >= since && result.kind === 'value' ? [{ at, value: result.value, spread: uncertainty ?? 0 }] : [],
+    at >= since && result.kind === 'value'
+      ? [{ at, value: result.value, spread: [Math.min(uncertainty ?? 0, Math.max(0, result.value)), uncertainty ?? 0] }]
+      : [],
   )
 }
 
@@ -112,7 +115,7 @@ interface ChartProps {
 
 function ReadingChart({ parameter, points, tank, since, now, settings }: ChartProps) {
   const band = bandFor(parameter, tank.profile)
-  const values = points.flatMap(({ value, spread }) => [value - spread, value + spread])
+  const values = points.flatMap(({ value, spread }) => [value - spread[0], value + spread[1]])
   // A band far above the readings would press them flat.
   const reach = 3 * Math.max(...values)
   const edges = [band?.[0], band?.[1]].flatMap((edge) =>
