@@ -1,7 +1,7 @@
 import type { Control, FieldPath, FieldValues } from 'react-hook-form'
 import { styled } from 'styled-components'
 import { dayFromText, dayText, iso, MS_PER_MINUTE, type Day, type ZoneClock } from '../../core/time/zone.ts'
-import { timeOf } from '../words/dates.ts'
+import { timeOf } from '../../core/time/words.ts'
 import { TextField } from './fields.tsx'
 import type { Problem, Problems } from './shell.tsx'
 

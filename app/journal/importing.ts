@@ -36,6 +36,10 @@ const NAMES: Record<ContentKind, string> = {
   count: 'counts and scores',
   note: 'notes',
   task: 'tasks',
+  'course-start': 'courses',
+  'course-change': 'course changes',
+  'course-event': 'course events',
+  'course-end': 'course ends',
 }
 
 const kindOf = (entry: Entry): string =>

@@ -4,6 +4,7 @@ import { parameterById } from '../../core/catalogue/parameter.ts'
 import { signById } from '../../core/catalogue/sign.ts'
 import { animalById, animalLabel } from '../../core/household/animals.ts'
 import type { Settings, UnitHabits } from '../../core/household/settings.ts'
+import { courseName } from '../../core/courses/names.ts'
 import { productById } from '../../core/household/shelf.ts'
 import { tankById } from '../../core/household/tanks.ts'
 import type { Content, ContentOf } from '../../core/journal/entry.ts'
@@ -51,6 +52,14 @@ const COUNT_NAMES: Record<ContentOf<'count'>['what'], string> = {
   coverage: 'coverage %',
   jar: 'jar, alive',
   'pest-count': 'counted',
+}
+
+const COURSE_EVENTS: Record<ContentOf<'course-event'>['event'], string> = {
+  'carbon-left-in': 'carbon was left in',
+  'new-fish-added': 'a new fish came into the water',
+  'cross-contamination': 'something wet from an unclean system touched the water',
+  'sign-seen': 'a sign was seen',
+  'unexplained-death': 'a death without a cause',
 }
 
 const strong = (text: string): Mark => ({ text, strong: true })
@@ -161,6 +170,14 @@ export function contentMarks(content: Content, wording: Wording, tankId?: string
       return [plain(`${animalName(journal, content.animalId)} described anew`)]
     case 'household':
       return [plain('household settings')]
+    case 'course-start':
+      return [plain(`${courseName(content.protocol, content.doseId)} `), strong('begins')]
+    case 'course-change':
+      return [plain('course changed')]
+    case 'course-event':
+      return [plain(COURSE_EVENTS[content.event])]
+    case 'course-end':
+      return [plain('course '), strong(content.outcome), plain(content.why ? `: ${content.why}` : '')]
   }
 }
 

@@ -20,6 +20,10 @@ export interface Tank {
   sheet: VolumeSheet | null
   /** Null while the sheet is not filled in, or leaves no water. */
   volume: TankVolume | null
+  /** What the sheet alone comes to. */
+  sheetNetL: number | null
+  /** Whether the net volume is what doses and readings showed, and not the sheet's. */
+  learnt: boolean
   contents: readonly string[]
   retired: boolean
   /** When it was set up, ms. */
@@ -38,7 +42,11 @@ function describe(id: string, lines: readonly Line[]): Tank | null {
     if (content.kind === 'tank-setup') {
       setup = content
       since = line.at
-    } else if (content.kind === 'tank-change' && setup) setup = changed<ContentOf<'tank-setup'>>(setup, content.changes)
+    } else if (content.kind === 'tank-change' && setup) {
+      // A sheet that is measured anew speaks for itself again.
+      const { learntL: _superseded, ...plain } = setup as ContentOf<'tank-setup'>
+      setup = changed<ContentOf<'tank-setup'>>(content.changes.sheet ? plain : setup, content.changes)
+    }
   }
   if (!setup) return null
   const sheet = setup.sheet ?? null
@@ -51,7 +59,9 @@ function describe(id: string, lines: readonly Line[]): Tank | null {
     role: setup.role,
     profile: setup.profile as BandProfileId | undefined,
     sheet,
-    volume: volume?.ok ? volume.value : null,
+    volume: volume?.ok ? { ...volume.value, ...(setup.learntL !== undefined && { netL: setup.learntL }) } : null,
+    sheetNetL: volume?.ok ? volume.value.netL : null,
+    learnt: setup.learntL !== undefined,
     contents: setup.contents ?? [],
     retired: setup.retired ?? false,
     since,

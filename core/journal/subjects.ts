@@ -83,6 +83,10 @@ export function subjectsOf(content: Content): Subject[] {
     case 'household':
     case 'equipment':
     case 'count':
+    case 'course-start':
+    case 'course-change':
+    case 'course-event':
+    case 'course-end':
       break
   }
   if (content.kind === 'dose' && content.productId !== undefined) subjects.push(`product:${content.productId}`)

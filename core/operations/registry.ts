@@ -1,9 +1,15 @@
 import { compareAmmonia, freeAmmonia } from '../ammonia/ammonia.ts'
+import { therapeuticClock } from '../clock/clock.ts'
+import { concentrationFit } from '../concentration/fit.ts'
+import { concentrationPath } from '../concentration/path.ts'
+import { doseAmount, doseRamp, redose } from '../dosing/dosing.ts'
 import { readJournal } from '../journal/read.ts'
 import type { Result } from '../result/result.ts'
+import { courseRisk } from '../risk/course-risk.ts'
+import { fallowRisk } from '../risk/fallow-risk.ts'
 import { convertSalinity, swapSalinity } from '../salinity/salinity.ts'
 import { tankVolume, volumeFromDose } from '../volume/volume.ts'
-import { changeSequence } from '../water-change/water-change.ts'
+import { changeForTarget, changeSequence } from '../water-change/water-change.ts'
 
 /** A pure function the core offers to the outside under a name. */
 interface Operation<I, O> {
@@ -24,10 +30,22 @@ export const OPERATIONS = {
     'whether a total-ammonia kit and a free-ammonia card contradict each other',
     compareAmmonia,
   ),
+  'dose.amount': operation('how much of a product raises a volume from one level to another', doseAmount),
+  'dose.ramp': operation('equal doses up to a target, none raising the level by more than allowed', doseRamp),
+  'dose.afterWaterChange': operation('what a water change leaves, and the mass that puts the level back', redose),
   'waterChange.sequence': operation(
     'level after each of several water changes, and what is left of the first water',
     changeSequence,
   ),
+  'waterChange.forTarget': operation('how much water to change so that a level comes to a target', changeForTarget),
+  'concentration.path': operation(
+    'the level of a drug over time, with doses, changes, decay and evaporation',
+    concentrationPath,
+  ),
+  'concentration.fit': operation('the volume and half-life that best explain the readings', concentrationFit),
+  'clock.therapeutic': operation('how long a level has provably stayed in its band', therapeuticClock),
+  'course.risk': operation('probability that a parasite outlives a course of protected time and moves', courseRisk),
+  'fallow.risk': operation('risk left after days without fish', fallowRisk),
   'journal.read': operation('reads an exported journal file as the import does, keeping nothing', readJournal),
 } as const
 

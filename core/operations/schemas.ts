@@ -1,8 +1,22 @@
 import { AmmoniaComparison, CompareAmmoniaInput, FreeAmmonia, FreeAmmoniaInput } from '../ammonia/ammonia.schema.ts'
+import { Clock, ClockInput } from '../clock/clock.schema.ts'
+import {
+  ConcentrationFit,
+  ConcentrationFitInput,
+  ConcentrationPath,
+  ConcentrationPathInput,
+} from '../concentration/concentration.schema.ts'
+import { DoseAmount, DoseAmountInput, DoseRamp, DoseRampInput, Redose, RedoseInput } from '../dosing/dosing.schema.ts'
 import { JournalReadInput, JournalReadOutput } from '../journal/read.schema.ts'
+import { CourseRisk, CourseRiskInput, FallowRisk, FallowRiskInput } from '../risk/risk.schema.ts'
 import { Salinity, SalinityConvertInput, SalinitySwap, SalinitySwapInput } from '../salinity/salinity.schema.ts'
 import { TankVolume, VolumeFromDose, VolumeFromDoseInput, VolumeSheet } from '../volume/volume.schema.ts'
-import { ChangeSequence, ChangeSequenceInput } from '../water-change/water-change.schema.ts'
+import {
+  ChangeForTarget,
+  ChangeForTargetInput,
+  ChangeSequence,
+  ChangeSequenceInput,
+} from '../water-change/water-change.schema.ts'
 import type { OperationName } from './registry.ts'
 import type { TSchema } from 'typebox'
 
@@ -17,6 +31,15 @@ export const OPERATION_SCHEMAS: Record<OperationName, { input: TSchema; output: 
   'salinity.swap': { input: SalinitySwapInput, output: SalinitySwap },
   'ammonia.free': { input: FreeAmmoniaInput, output: FreeAmmonia },
   'ammonia.compare': { input: CompareAmmoniaInput, output: AmmoniaComparison },
+  'dose.amount': { input: DoseAmountInput, output: DoseAmount },
+  'dose.ramp': { input: DoseRampInput, output: DoseRamp },
+  'dose.afterWaterChange': { input: RedoseInput, output: Redose },
   'waterChange.sequence': { input: ChangeSequenceInput, output: ChangeSequence },
+  'waterChange.forTarget': { input: ChangeForTargetInput, output: ChangeForTarget },
+  'concentration.path': { input: ConcentrationPathInput, output: ConcentrationPath },
+  'concentration.fit': { input: ConcentrationFitInput, output: ConcentrationFit },
+  'clock.therapeutic': { input: ClockInput, output: Clock },
+  'course.risk': { input: CourseRiskInput, output: CourseRisk },
+  'fallow.risk': { input: FallowRiskInput, output: FallowRisk },
   'journal.read': { input: JournalReadInput, output: JournalReadOutput },
 }

@@ -14,3 +14,18 @@ export const ChangeSequence = strict({
   remainingFraction: fraction('share of the first water still there'),
 })
 export type ChangeSequence = Static<typeof ChangeSequence>
+
+export const ChangeForTargetInput = strict({
+  startMgPerL: nonNegative(),
+  targetMgPerL: nonNegative(),
+  replacementMgPerL: Type.Optional(nonNegative('0')),
+  maxFraction: Type.Number({ exclusiveMinimum: 0, maximum: 1, description: 'largest share of one change' }),
+})
+export type ChangeForTargetInput = Static<typeof ChangeForTargetInput>
+
+export const ChangeForTarget = strict({
+  singleFraction: fraction('the one change that would do'),
+  changes: Type.Integer({ minimum: 1 }),
+  equalFraction: fraction('of each of the changes'),
+})
+export type ChangeForTarget = Static<typeof ChangeForTarget>

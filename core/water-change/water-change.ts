@@ -1,5 +1,12 @@
-import { ok, type Result } from '../result/result.ts'
-import type { ChangeSequence, ChangeSequenceInput } from './water-change.schema.ts'
+import { MAX_POINTS } from '../numbers/limits.ts'
+import { withinLimit } from '../numbers/rounding.ts'
+import { invalid, noSolution, ok, type Result } from '../result/result.ts'
+import type {
+  ChangeForTarget,
+  ChangeForTargetInput,
+  ChangeSequence,
+  ChangeSequenceInput,
+} from './water-change.schema.ts'
 
 /**
  * Concentration after exchanging a share of well-mixed water.
@@ -22,4 +29,32 @@ export function changeSequence(input: ChangeSequenceInput): Result<ChangeSequenc
     afterEach.push(level)
   }
   return ok({ afterEach, remainingFraction })
+}
+
+/**
+ * How much water to change so that a level falls (or rises) to a target: the one change that would do it,
+ * (start − target)/(start − replacement), and the fewest equal changes none of which is larger than allowed.
+ * @returns `no-solution` for a target that the new water cannot bring about
+ */
+export function changeForTarget(input: ChangeForTargetInput): Result<ChangeForTarget> {
+  const { startMgPerL, targetMgPerL, replacementMgPerL = 0, maxFraction } = input
+  if (startMgPerL === replacementMgPerL)
+    return noSolution(
+      '/replacementMgPerL',
+      `the new water holds as much as the old, ${startMgPerL} mg/L: no change of it alters anything`,
+    )
+  const single = (startMgPerL - targetMgPerL) / (startMgPerL - replacementMgPerL)
+  if (!(single > 0) || single > 1)
+    return noSolution(
+      '/targetMgPerL',
+      `${targetMgPerL} mg/L does not lie between the present ${startMgPerL} and the new water’s ${replacementMgPerL} mg/L`,
+    )
+  const share = (changes: number) => 1 - (1 - single) ** (1 / changes)
+  if (single === 1 && maxFraction < 1)
+    return noSolution('/maxFraction', 'the new water’s own level is reached only by changing all of it at once')
+  // The logarithm gives the count but for rounding; the definition decides.
+  let changes = maxFraction === 1 ? 1 : Math.max(1, Math.floor(Math.log1p(-single) / Math.log1p(-maxFraction)) - 1)
+  if (changes > MAX_POINTS) return invalid('/maxFraction', `gives over ${MAX_POINTS} changes; allow larger ones`)
+  while (!withinLimit(share(changes), maxFraction)) changes++
+  return ok({ singleFraction: single, changes, equalFraction: share(changes) })
 }

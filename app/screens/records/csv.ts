@@ -4,7 +4,7 @@ import type { Settings } from '../../../core/household/settings.ts'
 import { tankById } from '../../../core/household/tanks.ts'
 import type { Journal } from '../../../core/journal/journal.ts'
 import { dayText } from '../../../core/time/zone.ts'
-import { timeOf } from '../../words/dates.ts'
+import { timeOf } from '../../../core/time/words.ts'
 
 const COLUMNS = [
   'date',

@@ -8,7 +8,7 @@ import { useHousehold } from '../../journal/provider.tsx'
 import { ButtonLink } from '../../look/buttons.ts'
 import { Page, PageHead } from '../../look/page.ts'
 import { Figure, Heading, Quiet, Rows, Small, Stack, Title } from '../../look/text.ts'
-import { dayAs } from '../../words/dates.ts'
+import { dayAs } from '../../../core/time/words.ts'
 import { figures } from '../../words/numbers.ts'
 import { GROUPS, groupOf, strengthText } from './names.ts'
 

@@ -19,7 +19,7 @@ import { MS_PER_DAY } from '../../../core/time/zone.ts'
 import { useNow } from '../../frame/now.tsx'
 import { useHousehold } from '../../journal/provider.tsx'
 import { Figure, Small } from '../../look/text.ts'
-import { dayAs, dayBeside, momentBeside } from '../../words/dates.ts'
+import { dayAs, dayBeside, momentBeside } from '../../../core/time/words.ts'
 import { PARAMETERS_AS_ASKED } from '../../words/parameters.ts'
 import { parameterValue, quantityText } from '../../words/quantities.ts'
 

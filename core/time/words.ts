@@ -1,5 +1,5 @@
 import { format } from 'date-fns'
-import { dayText, MS_PER_DAY, type Day, type ZoneClock } from '../../core/time/zone.ts'
+import { dayText, MS_PER_DAY, MS_PER_HOUR, type Day, type ZoneClock } from './zone.ts'
 
 /** date-fns prints the browser's own calendar; a day is handed to it as that calendar's noon. */
 const asDate = (day: Day): Date => {
@@ -35,3 +35,16 @@ export const momentBeside = (ms: number, now: number, clock: ZoneClock): string 
 
 /** For a date field. */
 export const dateInput = (ms: number, clock: ZoneClock): string => dayText(clock.dayOf(ms))
+
+/** A span of time as a keeper says it: "40 min", "9 h", "3 d 11 h". */
+export function spanText(hours: number): string {
+  const minutes = Math.round(hours * 60)
+  if (minutes < 60) return `${minutes} min`
+  const whole = Math.floor(hours + 1e-6)
+  if (whole < 24) return `${whole} h`
+  const rest = whole % 24
+  return rest === 0 ? `${whole / 24} d` : `${Math.floor(whole / 24)} d ${rest} h`
+}
+
+/** Hours between two instants. */
+export const hoursBetween = (from: number, to: number): number => (to - from) / MS_PER_HOUR

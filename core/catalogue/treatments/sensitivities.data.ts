@@ -1,0 +1,34 @@
+import type { Sensitivity } from './treatment.types.ts'
+
+/**
+ * What groups of animals do not tolerate, quarantine.md 5.6 (ids unchanged). `agents` are agent, dose or group ids; `only` narrows
+ * them: "high-band" to the standard band where a gentle one exists, "fast-ramp" to direct-to-dose and steps under 24 h. Where
+ * the handbook says to avoid something it is refused without a written reason and a veterinarian's word, the safer reading.
+ */
+export const SENSITIVITIES: readonly Sensitivity[] = [
+  { id: 'elasmobranch', examples: 'sharks, rays', source: 'Noga 2010; HP',
+    avoid: [{ agents: ['cu-any', 'hyposalinity', 'formalin', 'chloroquine'] }], caution: [{ agents: ['praziquantel'], words: 'with a vet' }], prefer: 'act-vet' },
+  { id: 'syngnathid', examples: 'seahorses, pipefish', source: 'HP',
+    avoid: [{ agents: ['cu-any'] }], caution: [{ agents: ['chloroquine'] }, { agents: ['fw-dip'], words: 'length' }], prefer: 'formalin, metronidazole, fenbendazole' },
+  { id: 'dragonet', examples: 'mandarins, scooters', source: 'HP',
+    avoid: [{ agents: ['cu-any'] }], caution: [{ agents: ['chloroquine'] }], prefer: 'tank-transfer, observation' },
+  { id: 'wrasse-sand', examples: 'leopard, tamarin, pencil', source: 'HP',
+    avoid: [{ agents: ['chloroquine'], only: 'high-band' }], caution: [{ agents: ['cu-chelated-gentle'] }, { agents: ['cu-any'], words: 'the gentle band is preferred' }, { agents: [], words: 'need a clean sand dish' }], prefer: 'cu-chelated-gentle, tank-transfer' },
+  { id: 'angel-dwarf', examples: 'dwarf angels', source: 'HP',
+    avoid: [{ agents: ['cu-any'], only: 'fast-ramp' }], caution: [{ agents: ['cu-chelated-gentle'] }, { agents: ['cu-any'], words: 'the gentle band is preferred' }], prefer: '2.0 + longer observation' },
+  { id: 'butterfly', examples: 'butterflyfish', source: 'HP',
+    avoid: [{ agents: ['cu-any'], only: 'high-band' }], caution: [{ agents: ['cu-any'], words: 'appetite' }], prefer: 'tank-transfer, chloroquine, gentle copper' },
+  { id: 'puffer-box', examples: 'puffers, boxfish, cowfish', source: 'HP',
+    avoid: [{ agents: ['cu-any'], only: 'fast-ramp' }], caution: [{ agents: ['cu-any'], words: 'stressed boxfish can poison the water: alone' }], prefer: 'chloroquine, tank-transfer' },
+  { id: 'scaleless-marine', examples: 'morays, eels, lionfish, jawfish, blennies, gobies', source: 'HP',
+    avoid: [{ agents: ['cu-any'], only: 'high-band' }], caution: [{ agents: ['cu-any'] }, { agents: ['chloroquine'], words: 'in lionfish' }], prefer: 'tank-transfer, gentle copper' },
+  { id: 'surgeonfish', examples: 'tangs', source: 'HP',
+    avoid: [], caution: [{ agents: ['cu-any'], words: 'long copper upsets gut flora; watch weight' }], prefer: 'cu-chelated-std 14 d + transfer' },
+  { id: 'anthias-chromis', examples: 'anthias, chromis, damsels', source: 'HP',
+    avoid: [], caution: [{ agents: ['formalin', 'peroxide'], words: 'low oxygen baths' }], prefer: 'protocol e in section 7' },
+  { id: 'fw-scaleless', examples: 'loaches, corydoras, knifefish, tetras', source: 'Noga 2010; HP',
+    avoid: [{ agents: ['malachite-green'], only: 'full-dose' }, { agents: ['salt'], only: 'over-1-to-2-g-per-l' }, { agents: ['permanganate'] }], caution: [{ agents: ['formalin'] }], prefer: 'half dose; heat for fw-ich if tolerated' },
+  { id: 'invertebrate', examples: 'corals, shrimp, snails, crabs, stars, clams, sponges', source: 'HP',
+    avoid: [{ agents: ['cu-any', 'chloroquine', 'formalin', 'hyposalinity', 'fenbendazole', 'levamisole'] }],
+    caution: [{ agents: ['praziquantel'], words: 'kills flatworms, some tube worms' }, { agents: ['peroxide', 'metronidazole'] }], prefer: 'separate fish first' },
+]

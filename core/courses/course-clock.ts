@@ -1,0 +1,263 @@
+import { LEVEL_SLACK, levelPath, stretches, type LevelReading } from '../clock/level-path.ts'
+import { MS_PER_HOUR } from '../time/zone.ts'
+import type { CopperFacts, Restart } from './copper-facts.ts'
+
+/** Longest time between readings that is proven whole, and the longest after which the count goes on: quarantine.md 7.4. */
+export const GAP_HOURS = { proven: 48, most: 96 } as const
+
+/** A stretch of the course's time as the clock strip draws it. */
+export interface ClockStretch {
+  from: number
+  to: number
+  /**
+   * `before`: not yet in range; `proven`: counts; `superseded`: was in range and no longer counts; `broken`: under the range;
+   * `unknown`: too long without a reading; `expected`: hoped for.
+   */
+  kind: 'before' | 'proven' | 'superseded' | 'broken' | 'unknown' | 'expected'
+}
+
+export interface ClockBreak {
+  from: number
+  /** Null while the level is under the range. */
+  to: number | null
+  lowestMgPerL: number
+}
+
+export interface ClockGap {
+  from: number
+  to: number
+  hours: number
+  effect: 'paused' | 'restart'
+  /** From the last reading to now: a reading ends it. */
+  open: boolean
+}
+
+/** The count of a course: how much of it is proven, and when it would be done. */
+export interface CourseClock {
+  state: 'not-started' | 'running' | 'broken' | 'lost' | 'complete'
+  /** Beginning of the run that counts. */
+  runFrom: number | null
+  provenHours: number
+  requiredHours: number
+  remainingHours: number
+  /** The last reading: proof ends there. */
+  provenUntil: number | null
+  /** When the count is or would be full, if every reading from here on is in range and in time. */
+  completesAt: number | null
+  stretches: ClockStretch[]
+  breaks: ClockBreak[]
+  gaps: ClockGap[]
+  /** What made it start over, the last of it first to be told. */
+  restarts: Restart[]
+  hoursAboveHigh: number
+}
+
+interface Run {
+  from: number
+  to: number
+  /** Parts of gaps that are not counted. */
+  unknown: { from: number; to: number }[]
+}
+
+/** Gaps between readings within a stretch that are longer than is proven whole. */
+function gapsIn(readings: readonly LevelReading[], from: number, to: number): ClockGap[] {
+  return readings.flatMap(({ ms }, i) => {
+    const next = readings[i + 1]
+    const hours = next ? (next.ms - ms) / MS_PER_HOUR : 0
+    if (!next || hours <= GAP_HOURS.proven || ms < from || next.ms > to) return []
+    return [
+      {
+        from: ms,
+        to: next.ms,
+        hours,
+        effect: hours > GAP_HOURS.most ? ('restart' as const) : ('paused' as const),
+        open: false,
+      },
+    ]
+  })
+}
+
+/** A stretch in range cut at restarts and at gaps too long to go on after; the last piece is the one that could count. */
+function runsIn(
+  from: number,
+  to: number,
+  restarts: readonly number[],
+  readings: readonly LevelReading[],
+): { runs: Run[]; lost: { from: number; to: number }[] } {
+  const gaps = gapsIn(readings, from, to)
+  const lost = gaps.filter(({ effect }) => effect === 'restart')
+  const starts = [...restarts.filter((at) => at > from && at < to), ...lost.map((gap) => gap.to)].sort((a, b) => a - b)
+  const runs: Run[] = []
+  let begin = from
+  for (const start of [...starts, Infinity]) {
+    const end = Math.min(to, start)
+    // A run before a lost gap ends at the gap's first reading.
+    const cut = lost.find((gap) => gap.to === start)?.from ?? end
+    if (cut > begin || end === to)
+      runs.push({
+        from: begin,
+        to: Math.max(begin, cut),
+        unknown: gaps
+          .filter((gap) => gap.effect === 'paused' && gap.to > begin && gap.to <= cut)
+          // A run that began within the gap is only proven for as long after its beginning as after a reading.
+          .map((gap) => ({ from: Math.max(begin, gap.from) + GAP_HOURS.proven * MS_PER_HOUR, to: gap.to }))
+          .filter((part) => part.from < part.to),
+      })
+    begin = start
+  }
+  return { runs, lost: lost.map((gap) => ({ from: gap.from, to: gap.to })) }
+}
+
+const countedMs = ({ from, to, unknown }: Run) =>
+  to - from - unknown.reduce((sum, part) => sum + part.to - part.from, 0)
+
+/** When a run had counted so long; null when it never has. */
+function reachedAt(run: Run, requiredMs: number): number | null {
+  if (countedMs(run) < requiredMs) return null
+  let at = run.from + requiredMs
+  for (const part of run.unknown) if (part.from < at) at += part.to - part.from
+  return at
+}
+
+/**
+ * The count of a copper course by `clock.therapeutic`'s path, with the events of quarantine.md 7.4: a level under the range,
+ * carbon left in, a new fish or a cross-contamination start it over; of a gap between readings the part beyond 48 h is not
+ * counted and added at the end, and one over 96 h starts it over.
+ */
+export function courseClock({ course, volumeL, readings, events, restarts, now }: CopperFacts): CourseClock {
+  const { low, high } = course.dose
+  const requiredHours = course.requiredDays * 24
+  const requiredMs = requiredHours * MS_PER_HOUR
+  const restartTimes = restarts.map(({ at }) => at)
+  const pieces =
+    volumeL === null
+      ? []
+      : levelPath(
+          readings,
+          events.map(({ event }) => event),
+          volumeL,
+        )
+  const cut = volumeL === null ? [] : stretches(readings, pieces, low)
+  const inRange = cut.filter(({ below }) => !below)
+  const split = inRange.map(({ from, to }) => runsIn(from, to, restartTimes, readings))
+  const runs = split.flatMap(({ runs: parts }) => parts)
+  const lost = split.flatMap(({ lost: parts }) => parts)
+  const lastReading = readings.at(-1)
+  const lastStretch = cut.at(-1)
+  const sinceLast = lastReading ? (now - lastReading.ms) / MS_PER_HOUR : 0
+
+  const completed = runs.find((run) => reachedAt(run, requiredMs) !== null)
+  const later = restarts.findLast(({ at }) => lastReading !== undefined && at >= lastReading.ms)
+  // A restart since the last reading: the count is at nothing, and begins with it.
+  const reported: Run | undefined =
+    completed ??
+    (lastStretch && !lastStretch.below
+      ? later
+        ? { from: later.at, to: later.at, unknown: [] }
+        : runs.at(-1)
+      : undefined)
+  const isLost = !completed && reported !== undefined && sinceLast > GAP_HOURS.most
+  const state = completed
+    ? 'complete'
+    : isLost
+      ? 'lost'
+      : reported
+        ? 'running'
+        : inRange.length > 0
+          ? 'broken'
+          : 'not-started'
+  const counts = completed ?? (state === 'running' ? reported : undefined)
+  const provenMs = counts ? countedMs(counts) : 0
+  const openPause = Math.max(0, sinceLast - GAP_HOURS.proven) * MS_PER_HOUR
+  const completesAt = completed
+    ? reachedAt(completed, requiredMs)
+    : counts
+      ? counts.to + (requiredMs - provenMs) + openPause
+      : null
+
+  const gaps = gapsIn(readings, readings[0]?.ms ?? 0, now)
+  if (lastReading && sinceLast > GAP_HOURS.proven && !course.ended)
+    gaps.push({
+      from: lastReading.ms,
+      to: now,
+      hours: sinceLast,
+      effect: sinceLast > GAP_HOURS.most ? 'restart' : 'paused',
+      open: true,
+    })
+  return {
+    state,
+    runFrom: counts?.from ?? null,
+    provenHours: provenMs / MS_PER_HOUR,
+    requiredHours,
+    remainingHours: Math.max(0, requiredMs - provenMs) / MS_PER_HOUR,
+    provenUntil: counts?.to ?? null,
+    completesAt,
+    stretches: strip({
+      start: course.startedAt,
+      end: course.ended?.at ?? null,
+      now,
+      cut,
+      runs,
+      lost,
+      counts,
+      completesAt,
+      isComplete: completed !== undefined,
+    }),
+    breaks: cut
+      .filter(({ below, from }) => below && inRange[0] !== undefined && from >= inRange[0].from)
+      .map((stretch) => ({
+        from: stretch.from,
+        to: stretch === lastStretch ? null : stretch.to,
+        lowestMgPerL: stretch.lowest,
+      })),
+    gaps,
+    restarts: [...restarts].reverse(),
+    hoursAboveHigh:
+      pieces.reduce((sum, { from, to, a, b }) => sum + shareAbove(a, b, high) * (to - from), 0) / MS_PER_HOUR,
+  }
+}
+
+/** Share of a straight piece that lies over a level. */
+function shareAbove(a: number, b: number, level: number): number {
+  const ceiling = level + LEVEL_SLACK
+  if (a <= ceiling && b <= ceiling) return 0
+  if (a > ceiling && b > ceiling) return 1
+  return (Math.max(a, b) - level) / Math.abs(b - a)
+}
+
+interface StripInput {
+  start: number
+  end: number | null
+  now: number
+  cut: ReturnType<typeof stretches>
+  runs: readonly Run[]
+  lost: readonly { from: number; to: number }[]
+  counts: Run | undefined
+  completesAt: number | null
+  isComplete: boolean
+}
+
+/** The strip from the course's start to where it would be done: every stretch once, in order. */
+function strip({ start, end, now, cut, runs, lost, counts, completesAt, isComplete }: StripInput): ClockStretch[] {
+  const parts: ClockStretch[] = []
+  const push = (from: number, to: number, kind: ClockStretch['kind']) => to > from && parts.push({ from, to, kind })
+  const first = cut.find(({ below }) => !below)
+  push(start, first?.from ?? cut.at(-1)?.to ?? start, 'before')
+  for (const run of runs) {
+    const kind =
+      run === counts || (counts && run.to === counts.to && run.from === counts.from) ? 'proven' : 'superseded'
+    let from = run.from
+    for (const part of run.unknown) {
+      push(from, part.from, kind)
+      push(part.from, part.to, 'unknown')
+      from = part.to
+    }
+    push(from, run.to, kind)
+  }
+  for (const gap of lost) push(gap.from, gap.to, 'unknown')
+  for (const { from, to, below } of cut) if (below && first && from >= first.from) push(from, to, 'broken')
+  parts.sort((a, b) => a.from - b.from)
+  const proofEnds = parts.at(-1)?.to ?? start
+  if (end === null && !isComplete) push(proofEnds, Math.max(now, completesAt ?? now), 'expected')
+  return parts
+}
