@@ -84,21 +84,19 @@ function gapSentence({ clock, facts, settings }: WarningInput): CourseWarning | 
 }
 
 function restartSentences({ clock, facts, settings }: WarningInput): CourseWarning[] {
-  return clock.restarts
-    .slice(0, 1)
-    .map(({ at, event, ongoing }) =>
-      ongoing
-        ? {
-            id: 'restart',
-            tone: 'act',
-            text: `Carbon or resin is running in this water: it takes the copper out, and nothing counts until it is removed.`,
-          }
-        : {
-            id: 'restart',
-            tone: 'soon',
-            text: `The count began again ${momentBeside(at, facts.now, settings.clock)}: ${RESTART_WORDS[event]}.`,
-          },
-    )
+  return clock.restarts.slice(0, 1).map(({ at, event, ongoing }) =>
+    ongoing
+      ? {
+          id: 'restart',
+          tone: 'act',
+          text: `Carbon or resin is running in this water: it takes the copper out, and nothing counts until it is removed.`,
+        }
+      : {
+          id: 'restart',
+          tone: 'soon',
+          text: `The count began again ${momentBeside(at, facts.now, settings.clock)}: ${RESTART_WORDS[event]}.`,
+        },
+  )
 }
 
 /** Everything that changes what to do in a copper course, most pressing first. */

@@ -24,7 +24,7 @@ export function ward({
   zone = 'UTC',
   doseId = 'cu-chelated-std',
   protocol = 'qt-b-drug14',
-  start = {} as StartChoice,
+  start = {},
   day = '2026-11-01',
 } = {}) {
   const clock = zoneClock(zone)

@@ -33,6 +33,12 @@ export interface Tank {
 /** The first word of a tank's name, as the log line takes it where no short name was given. */
 const shortOf = (name: string): string => name.trim().split(/\s+/)[0]!.toLowerCase()
 
+/** A set-up with a change. A sheet that is measured anew speaks for itself again: what was learnt before it no longer holds. */
+function withChange(setup: ContentOf<'tank-setup'>, { changes }: ContentOf<'tank-change'>): ContentOf<'tank-setup'> {
+  const { learntL: _superseded, ...plain } = setup
+  return changed<ContentOf<'tank-setup'>>(changes.sheet ? plain : setup, changes)
+}
+
 function describe(id: string, lines: readonly Line[]): Tank | null {
   let setup: ContentOf<'tank-setup'> | null = null
   let since = 0
@@ -42,11 +48,7 @@ function describe(id: string, lines: readonly Line[]): Tank | null {
     if (content.kind === 'tank-setup') {
       setup = content
       since = line.at
-    } else if (content.kind === 'tank-change' && setup) {
-      // A sheet that is measured anew speaks for itself again.
-      const { learntL: _superseded, ...plain } = setup as ContentOf<'tank-setup'>
-      setup = changed<ContentOf<'tank-setup'>>(content.changes.sheet ? plain : setup, content.changes)
-    }
+    } else if (content.kind === 'tank-change') setup = setup && withChange(setup, content)
   }
   if (!setup) return null
   const sheet = setup.sheet ?? null
