@@ -7,7 +7,14 @@ import { zoneClock } from '../time/zone.ts'
 import { courseById } from './course.ts'
 import { coursePlan, type CoursePlan } from './plan.ts'
 
-type StartChoice = Partial<Omit<ContentOf<'course-start'>, 'kind' | 'happened'>>
+/** What a ward may be made with. */
+interface WardChoice {
+  zone?: string
+  doseId?: string
+  protocol?: string
+  start?: Partial<Omit<ContentOf<'course-start'>, 'kind' | 'happened'>>
+  day?: string
+}
 
 /** Strength of the bottle by copper form, mg in a mL, and the step its syringe measures. */
 const BOTTLES: Record<string, { mgPerMl: number; step: number }> = {
@@ -26,7 +33,7 @@ export function ward({
   protocol = 'qt-b-drug14',
   start = {},
   day = '2026-11-01',
-} = {}) {
+}: WardChoice = {}) {
   const clock = zoneClock(zone)
   const settings: Settings = { timeZone: zone, units: METRIC, clock }
   const firstDay = Date.parse(`${day}T00:00:00Z`) / 86_400_000
@@ -134,7 +141,7 @@ export function ward({
 export type Ward = ReturnType<typeof ward>
 
 /** The ramp to 2.25 mg/L, done by the book, in range from day 1 on: 6 mL, 3, 3 and 1.5 every 12 h. */
-export function ramped(options: Parameters<typeof ward>[0] = {}): Ward {
+export function ramped(options: WardChoice = {}): Ward {
   const it = ward(options)
   it.dose(0, '18:00', 6)
   it.dose(1, '06:00', 3)

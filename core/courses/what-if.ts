@@ -5,7 +5,6 @@ import type { Journal } from '../journal/journal.ts'
 import { courseRisk } from '../risk/course-risk.ts'
 import { MS_PER_HOUR } from '../time/zone.ts'
 import { courseClock, type CourseClock } from './course-clock.ts'
-import type { CopperFacts } from './copper-facts.ts'
 import type { CoursePlan } from './plan.ts'
 import { doseToward, type PlannedDose } from './planned-dose.ts'
 
@@ -48,42 +47,60 @@ export interface ParasiteRisk {
 /** The two parasites copper covers, and how many on a lightly infected newcomer: quarantine.md 4.1. */
 const COVERED = ['marine-ich', 'marine-velvet'] as const
 
-/** Times in range so far, hours since the course began, and the hope that it stays so to the end. */
-function windowsOf(
-  { course }: CopperFacts,
-  clock: CourseClock,
-  until: number,
-): { fromHours: number; toHours: number }[] {
-  const hours = (ms: number) => Math.max(0, (ms - course.startedAt) / MS_PER_HOUR)
+interface Hours {
+  fromHours: number
+  toHours: number
+}
+
+/** When the water first came into range: what was on the fish then is what the risk is about. */
+const firstInRange = ({ stretches }: CourseClock): number | null =>
+  stretches.find(({ kind }) => kind === 'proven' || kind === 'superseded')?.from ?? null
+
+/**
+ * Times in range in hours since an origin, in the hope that it stays so to the end: what is proven, what stood untested
+ * within a run, and what is still to come.
+ */
+function windowsFrom(origin: number, clock: CourseClock, until: number): Hours[] {
+  const counts = (kind: string) =>
+    kind === 'proven' || kind === 'superseded' || kind === 'unknown' || (kind === 'expected' && clock.runFrom !== null)
   return clock.stretches
-    .filter(
-      ({ kind }) =>
-        kind === 'proven' ||
-        kind === 'superseded' ||
-        kind === 'unknown' ||
-        (kind === 'expected' && clock.state !== 'broken' && clock.state !== 'not-started'),
-    )
+    .filter(({ kind, to }) => counts(kind) && to > origin)
     .map(({ from, to, kind }) => ({
-      fromHours: hours(from),
-      toHours: hours(kind === 'expected' ? Math.max(to, until) : to),
+      fromHours: Math.max(0, (from - origin) / MS_PER_HOUR),
+      toHours: ((kind === 'expected' ? Math.max(to, until) : to) - origin) / MS_PER_HOUR,
     }))
 }
 
-/** "Move on that day": the risk left if the fish move then, having been in range as far as is known and hoped until then. */
-export function ifMoved({ facts, clock }: CoursePlan, at: number): ParasiteRisk[] {
-  const moveHours = Math.max(0, (at - facts.course.startedAt) / MS_PER_HOUR)
-  const protectedWindows = windowsOf(facts, clock, at)
+function movedAt(origin: number, clock: CourseClock, at: number): ParasiteRisk[] {
+  const moveHours = Math.max(0, (at - origin) / MS_PER_HOUR)
+  const windows = windowsFrom(origin, clock, at)
     .map(({ fromHours, toHours }) => ({ fromHours, toHours: Math.min(toHours, moveHours) }))
     .filter(({ fromHours, toHours }) => toHours > fromHours)
-  return risksWith(protectedWindows, [moveHours])
+  return risksWith(windows, [moveHours])
 }
 
-/** The risk left at the end of a course that stays in one tank. */
+/**
+ * "Move on that day": the risk left if the fish move then, having been in range as far as is known and hoped until then. It
+ * counts from the beginning of the run that counts, as the course does: a fish may carry as much then as on the first day.
+ * Empty while there is no run.
+ */
+export function ifMoved({ clock }: CoursePlan, at: number): ParasiteRisk[] {
+  return clock.runFrom === null ? [] : movedAt(clock.runFrom, clock, at)
+}
+
+/** The risk of going on as if the count had not broken: moving so many days after the water first was in range. Null without a break. */
+export function ifNotRestarted({ clock, course }: CoursePlan): ParasiteRisk[] | null {
+  const first = firstInRange(clock)
+  if (first === null || first === clock.runFrom || clock.runFrom === null) return null
+  return movedAt(first, clock, first + course.requiredDays * 24 * MS_PER_HOUR)
+}
+
+/** The risk left at the end of a course that stays in one tank. Empty while there is no run. */
 export function ifStayed({ facts, clock }: CoursePlan): ParasiteRisk[] {
-  return risksWith(windowsOf(facts, clock, clock.completesAt ?? facts.now), [])
+  return clock.runFrom === null ? [] : risksWith(windowsFrom(clock.runFrom, clock, clock.completesAt ?? facts.now), [])
 }
 
-function risksWith(protectedWindows: { fromHours: number; toHours: number }[], movesHours: number[]): ParasiteRisk[] {
+function risksWith(protectedWindows: Hours[], movesHours: number[]): ParasiteRisk[] {
   return COVERED.flatMap((parasite) => {
     const model = lifeModelOf(parasite)!
     const result = courseRisk({

@@ -8,6 +8,8 @@ export interface LogContext {
   settings: Settings
   /** ms */
   now: number
+  /** The entry that what is typed will stand in for, when one is corrected. */
+  correcting?: string
 }
 
 /** Another way to write the line, for the keeper to pick: picking replaces the typed text. */

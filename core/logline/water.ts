@@ -4,6 +4,7 @@ import type { Tank } from '../household/tanks.ts'
 import type { ContentOf } from '../journal/entry.ts'
 import { L_PER_UK_GAL, L_PER_US_GAL } from '../units/units.ts'
 import { readFigure } from './numbers.ts'
+import { doubtOf } from '../courses/dose-guard.ts'
 import { replaceToken, type Token } from './tokens.ts'
 import { choose, isStop, unclear, type LogContext, type Stop } from './types.ts'
 
@@ -106,7 +107,7 @@ export function readDose(
   tokens: readonly Token[],
   tank: Tank,
   happened: string,
-  { journal }: LogContext,
+  { journal, correcting }: LogContext,
 ): { content: ContentOf<'dose'>; words: number } | Stop {
   const shelf = shelfOf(journal)
   const first = tokens[0]
@@ -159,17 +160,41 @@ export function readDose(
   if (!unit || unit.unit !== product.unit)
     return unclear(`${product.name} is measured in ${product.unit}, not in “${amount.unit}”`)
   const measured = amount.value * unit.factor
-  return {
-    content: {
-      kind: 'dose',
-      happened,
-      tankId: tank.id,
-      ingredient: product.ingredient,
-      productId: product.id,
-      amount: measured,
-      unit: product.unit,
-      massMg: measured * product.mgPerUnit,
-    },
-    words: words + amount.words,
+  const content: ContentOf<'dose'> = {
+    kind: 'dose',
+    happened,
+    tankId: tank.id,
+    ingredient: product.ingredient,
+    productId: product.id,
+    amount: measured,
+    unit: product.unit,
+    massMg: measured * product.mgPerUnit,
   }
+  const end = words + amount.words
+  // A dose that was given has to be kept, however wrong it was: the word says that it is known.
+  if (tokens[end]?.key === ANYWAY) return { content, words: end + 1 }
+  const doubt = doubtOf(journal, tank, content, product, correcting)
+  if (doubt) {
+    const last = tokens[end - 1]!
+    const span = { from: amount.token.from, to: last.to }
+    const rather = doubt.rather && Number(doubt.rather.amount.toPrecision(6))
+    return choose(doubt.question, [
+      ...(rather
+        ? [
+            {
+              label: `${rather} ${product.unit}, makes ${doubt.rather!.makesMgPerL.toFixed(2)}`,
+              text: replaceToken(line, span, `${rather}${product.unit}`),
+            },
+          ]
+        : []),
+      {
+        label: 'it was dosed so: keep it',
+        text: replaceToken(line, { from: last.to, to: last.to }, ` ${ANYWAY}`),
+      },
+    ])
+  }
+  return { content, words: end }
 }
+
+/** Ends a dose that was asked about and has happened all the same. */
+const ANYWAY = 'anyway'

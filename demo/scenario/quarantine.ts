@@ -66,6 +66,19 @@ function newcomers(diary: Diary): void {
 
 /** mL of the bottle of 10 mg/mL; net volume 64.75 L. */
 function copper(diary: Diary): void {
+  diary.on(-10, '17:50', {
+    kind: 'course-start',
+    courseId: 'copper-quar',
+    tankId: 'quar',
+    protocol: 'qt-b-drug14',
+    doseId: 'cu-chelated-std',
+    animalIds: ['needle', 'burr'],
+    productId: 'copper',
+    kitId: 'kit-cu',
+    rampHours: 24,
+    readAt: '08:00',
+    moveToTankId: 'side',
+  })
   const dose = (day: number, time: string, amount: number) =>
     diary.on(day, time, {
       kind: 'dose',

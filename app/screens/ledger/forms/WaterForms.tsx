@@ -127,7 +127,12 @@ export function DoseForm({ tank, day, correcting, onDone }: FormProps<ContentOf<
     const text = values.amount.trim()
     if (text === '') return { problems: { amount: { message: `how many ${product.unit}` } } }
     const line = `${product.name} ${text}${/[a-z]$/i.test(text) ? '' : product.unit}`
-    const dose = readDose(line, tokenize(line), tank, happened, { journal, settings, now: thisInstant() })
+    const dose = readDose(line, tokenize(line), tank, happened, {
+      journal,
+      settings,
+      now: thisInstant(),
+      ...(correcting && { correcting: correcting.id }),
+    })
     if (isStop(dose))
       return {
         problems: {
