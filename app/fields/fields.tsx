@@ -114,7 +114,8 @@ export function SelectField<V extends FieldValues>({
   hint,
   problem,
   options,
-}: Named<V> & { options: readonly Option[] }) {
+  onPick,
+}: Named<V> & { options: readonly Option[]; onPick?: (value: string) => void }) {
   const id = useId()
   const { field } = useController({ control, name })
   const groups = [...new Set(options.map(({ group }) => group))]
@@ -125,7 +126,14 @@ export function SelectField<V extends FieldValues>({
   )
   return (
     <FieldShell id={id} label={label} hint={hint} problem={problem}>
-      <Select {...field} {...described(id, hint, problem)}>
+      <Select
+        {...field}
+        {...described(id, hint, problem)}
+        onChange={(event) => {
+          field.onChange(event)
+          onPick?.(event.target.value)
+        }}
+      >
         {groups.map((group) => {
           const of = options.filter((option) => option.group === group).map(item)
           return group === undefined ? (

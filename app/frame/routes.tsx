@@ -25,6 +25,18 @@ export function createRoutes() {
           path: 'tanks/:tankId/add-animal',
           lazy: async () => ({ Component: (await import('../screens/tanks/AddAnimal.tsx')).AddAnimal }),
         },
+        {
+          path: 'courses',
+          lazy: async () => ({ Component: (await import('../screens/courses/Courses.tsx')).Courses }),
+        },
+        {
+          path: 'courses/new',
+          lazy: async () => ({ Component: (await import('../screens/courses/StartCourse.tsx')).StartCourse }),
+        },
+        {
+          path: 'courses/:courseId',
+          lazy: async () => ({ Component: (await import('../screens/courses/CoursePage.tsx')).CoursePage }),
+        },
         { path: 'shelf', lazy: async () => ({ Component: (await import('../screens/shelf/Shelf.tsx')).Shelf }) },
         {
           path: 'shelf/new',

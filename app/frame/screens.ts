@@ -2,6 +2,7 @@
 export const SCREENS: readonly { path: string; name: string; what: string }[] = [
   { path: '/', name: 'Ledger', what: 'the days, tank by tank' },
   { path: '/tanks', name: 'Tanks', what: 'volume, residents, equipment, kits' },
+  { path: '/courses', name: 'Courses', what: 'treatments over days, proven by readings' },
   { path: '/shelf', name: 'Shelf', what: 'products by active ingredient' },
   { path: '/records', name: 'Records', what: 'the journal out and in' },
 ]

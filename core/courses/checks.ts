@@ -40,7 +40,13 @@ interface Context {
 }
 
 /** States of the water and agents already in it, by the names the interactions use. */
-function contextsOf(journal: Journal, tank: Tank, dose: Dose, residents: readonly Animal[], now: number): Context[] {
+function contextsOf(
+  journal: Journal,
+  tank: Tank,
+  { dose, courseId }: Treatment,
+  residents: readonly Animal[],
+  now: number,
+): Context[] {
   const contexts: Context[] = []
   const add = (id: string, what: string) => contexts.push({ id, what })
   if (tank.contents.includes('rock') || tank.contents.includes('sand') || tank.sheet?.rock || tank.sheet?.substrate)
@@ -78,7 +84,8 @@ function contextsOf(journal: Journal, tank: Tank, dose: Dose, residents: readonl
       add(ingredient, `${name} was dosed ${Math.floor(days)} days ago`)
   }
   for (const course of coursesOf(journal))
-    if (!course.ended && course.tankId === tank.id) add(course.dose.agent, 'a course of it runs in this water')
+    if (!course.ended && course.tankId === tank.id && course.id !== courseId)
+      add(course.dose.agent, 'a course of it runs in this water')
   return contexts
 }
 
@@ -111,10 +118,12 @@ function interactionConcerns(agent: string, contexts: readonly Context[]): Conce
 }
 
 /** What a treatment is, as far as tolerance goes. */
-interface Treatment {
+export interface Treatment {
   dose: Dose
   direct: boolean
   rampHours: number
+  /** The course it is already given as, which does not speak against itself. */
+  courseId?: string
 }
 
 function applies({ agents, only }: Intolerance, { dose, direct, rampHours }: Treatment): boolean {
@@ -171,7 +180,7 @@ export function concernsOf(journal: Journal, tankId: string, treatment: Treatmen
   if (!tank) return []
   const residents = residentsOf(journal, tankId)
   const concerns = [
-    ...interactionConcerns(treatment.dose.agent, contextsOf(journal, tank, treatment.dose, residents, now)),
+    ...interactionConcerns(treatment.dose.agent, contextsOf(journal, tank, treatment, residents, now)),
     ...sensitivityConcerns(residents, treatment),
   ]
   return concerns

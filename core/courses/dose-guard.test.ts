@@ -25,7 +25,7 @@ describe('a copper dose that would pass the band’s high', () => {
     it.change(3, '07:00', 12)
     const amountOf = (line: string) => {
       const back = typed(it, line)
-      return back.state === 'keep' && back.contents[0]!.kind === 'dose' ? back.contents[0]!.amount : null
+      return back.state === 'keep' && back.contents[0]!.kind === 'dose' ? back.contents[0].amount : null
     }
     expect(amountOf('quar dose copper 2.7mL')).toBe(2.7)
     expect(amountOf('quar dose copper 26ml anyway')).toBe(26)

@@ -6,6 +6,8 @@ import { changeForTarget } from '../water-change/water-change.ts'
 export interface PlannedDose {
   productId: string | null
   massMg: number
+  /** Net litres it goes into. */
+  volumeL: number
   fromMgPerL: number
   toMgPerL: number
   /** In the product's unit, as it can be measured; null without a product. */
@@ -34,6 +36,7 @@ export function doseToward(
     return {
       productId: null,
       massMg: (toMgPerL - fromMgPerL) * volumeL,
+      volumeL,
       fromMgPerL,
       toMgPerL,
       amount: null,
@@ -57,6 +60,7 @@ export function doseToward(
   return {
     productId: product.id,
     massMg,
+    volumeL,
     fromMgPerL,
     toMgPerL,
     amount,

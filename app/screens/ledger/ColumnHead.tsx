@@ -1,3 +1,4 @@
+import { useContext } from 'react'
 import { Link } from 'react-aria-components'
 import { styled } from 'styled-components'
 import { residentsOf } from '../../../core/household/animals.ts'
@@ -9,7 +10,14 @@ import { plural } from '../../words/numbers.ts'
 import { quantityText, volume } from '../../words/quantities.ts'
 import type { Journal } from '../../../core/journal/journal.ts'
 import type { Tank } from '../../../core/household/tanks.ts'
+import { shortCourseName } from '../../../core/courses/names.ts'
+import type { CoursePlan } from '../../../core/courses/plan.ts'
+import { ClockStrip } from '../../courses/ClockStrip.tsx'
+import { tankOfPlan } from '../../courses/usePlans.ts'
+import { phaseWords } from '../../courses/words.ts'
+import { useNow } from '../../frame/now.tsx'
 import { expectedIn, type Column } from './columns.ts'
+import { PlansContext } from './plans.ts'
 
 const Head = styled.div`
   height: 100%;
@@ -46,6 +54,25 @@ const Who = styled.div`
   overflow: hidden;
   text-overflow: ellipsis;
   white-space: nowrap;
+`
+
+const CourseLink = styled(Link)`
+  display: block;
+  margin-top: 5px;
+  color: var(--ink);
+  text-decoration: none;
+  font-size: 14px;
+  line-height: 1.3;
+  & > div:first-child {
+    display: flex;
+    justify-content: space-between;
+    gap: 8px;
+    margin-bottom: 4px;
+    white-space: nowrap;
+  }
+  &[data-hovered] span:first-child {
+    text-decoration: underline;
+  }
 `
 
 const Fold = styled.button`
@@ -85,6 +112,7 @@ export function whoLivesIn(journal: Journal, tank: Tank): string {
 export function ColumnHead({ column: { tank, folded }, onUnfold }: { column: Column; onUnfold: () => void }) {
   const { journal, settings } = useHousehold()
   const expected = expectedIn(journal, tank.id)[0]
+  const plans = useContext(PlansContext).filter((plan) => tankOfPlan(plan) === tank.id)
   if (folded)
     return (
       <Fold type="button" onClick={onUnfold} aria-label={`Unfold ${tank.name}, empty`}>
@@ -102,6 +130,24 @@ export function ColumnHead({ column: { tank, folded }, onUnfold }: { column: Col
       <Who>
         {whoLivesIn(journal, tank) || (expected ? `empty, waits for ${expected.name ?? expected.species}` : 'empty')}
       </Who>
+      {plans.map((plan) => (
+        <CourseLine key={plan.course.id} plan={plan} />
+      ))}
     </Head>
+  )
+}
+
+/** A course in the head of its tank: its name, its day and its clock. */
+function CourseLine({ plan }: { plan: CoursePlan }) {
+  const { settings } = useHousehold()
+  const now = useNow()
+  return (
+    <CourseLink href={`/courses/${plan.course.id}`}>
+      <div>
+        <span>{shortCourseName(plan.course.dose.id)}</span>
+        <Figure $size={14}>{phaseWords(plan)}</Figure>
+      </div>
+      <ClockStrip plan={plan} zone={settings.clock} now={now} small />
+    </CourseLink>
   )
 }

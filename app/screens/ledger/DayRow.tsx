@@ -1,4 +1,4 @@
-import { memo, type CSSProperties } from 'react'
+import { memo, useContext, type CSSProperties } from 'react'
 import { styled } from 'styled-components'
 import { linesOn } from '../../../core/ledger/days.ts'
 import type { Thread } from '../../../core/ledger/threads.ts'
@@ -7,7 +7,9 @@ import { useHousehold } from '../../journal/provider.tsx'
 import { dayAs } from '../../../core/time/words.ts'
 import { wordingOf } from '../../words/entries.ts'
 import { expectedIn, type Column } from './columns.ts'
+import { dueOn } from '../../courses/usePlans.ts'
 import { LineOfMarks, lineText, shownInLine } from './marks.tsx'
+import { lowReadings, PlansContext } from './plans.ts'
 import { Threads } from './Threads.tsx'
 import { GridCell, type CellPlace } from './GridCell.tsx'
 
@@ -117,7 +119,7 @@ export const DayRow = memo(function DayRow({
           <DayCell
             key={column.tank.id}
             day={day}
-            ahead={ahead}
+            today={today}
             column={column}
             colIndex={index}
             active={active?.day === day && active.column === index}
@@ -130,13 +132,13 @@ export const DayRow = memo(function DayRow({
 
 function DayCell({
   day,
-  ahead,
+  today,
   column,
   colIndex,
   active,
 }: {
   day: Day
-  ahead: boolean
+  today: Day
   column: Column
   colIndex: number
   active: boolean
@@ -144,12 +146,16 @@ function DayCell({
   const { journal, settings } = useHousehold()
   const wording = wordingOf(journal, settings)
   const { tank, folded, gutter } = column
+  const plans = useContext(PlansContext)
+  const ahead = day > today
   const lines = ahead ? [] : linesOn(journal, tank.id, day, settings.clock)
   const due = ahead ? expectedIn(journal, tank.id).filter(({ dueAt }) => settings.clock.dayOf(dueAt) === day) : []
-  const dueText = due
-    .map(({ name, species, count }) => `${name ?? (count > 1 ? `${count} ${species}` : species)} expected`)
-    .join(' · ')
-  const has = due.length > 0 || shownInLine(lines).length > 0
+  const tasks = ahead ? dueOn(plans, tank.id, day, today, settings.clock) : []
+  const dueText = [
+    ...due.map(({ name, species, count }) => `${name ?? (count > 1 ? `${count} ${species}` : species)} expected`),
+    ...tasks.map(({ task }) => task.title),
+  ].join(' · ')
+  const has = dueText !== '' || shownInLine(lines).length > 0
   const label = has ? `${tank.name}: ${dueText || lineText(lines, wording, tank.id)}` : `${tank.name}: nothing`
   return (
     <GridCell
@@ -165,7 +171,13 @@ function DayCell({
         has && <Dot />
       ) : (
         <Words $gutter={gutter} $ahead={ahead && dueText !== ''}>
-          <span>{ahead ? dueText : <LineOfMarks lines={lines} wording={wording} tankId={tank.id} />}</span>
+          <span>
+            {ahead ? (
+              dueText
+            ) : (
+              <LineOfMarks lines={lines} wording={wording} tankId={tank.id} low={lowReadings(plans)} />
+            )}
+          </span>
         </Words>
       )}
     </GridCell>

@@ -16,6 +16,7 @@ import { firstDay } from '../../../core/ledger/days.ts'
 import { threadsOf } from '../../../core/ledger/threads.ts'
 import { tanksOf } from '../../../core/household/tanks.ts'
 import type { Day } from '../../../core/time/zone.ts'
+import { dueOn, tankOfPlan, useRunningPlans } from '../../courses/usePlans.ts'
 import { useNow } from '../../frame/now.tsx'
 import { useHousehold } from '../../journal/provider.tsx'
 import { ButtonLink } from '../../look/buttons.ts'
@@ -27,6 +28,7 @@ import { columnsOf, PHONE_RULER, phoneColumn, RULER, type Column } from './colum
 import { DayRow } from './DayRow.tsx'
 import { cellId, GridActionsContext, type CellPlace } from './GridCell.tsx'
 import { useBeside } from './opened.ts'
+import { PlansContext } from './plans.ts'
 import { TankTabs } from './TankTabs.tsx'
 import { TodayRow } from './TodayRow.tsx'
 
@@ -59,12 +61,12 @@ const Scroller = styled.div`
   background: var(--ground);
 `
 
-const HeadRow = styled.div`
+const HeadRow = styled.div<{ $tall: boolean }>`
   position: sticky;
   top: 0;
   z-index: 4;
   display: flex;
-  height: 66px;
+  height: ${({ $tall }) => ($tall ? 106 : 66)}px;
   background: var(--sheet);
   border-bottom: 2px solid var(--ink);
 `
@@ -80,6 +82,11 @@ const Corner = styled.div`
   color: var(--quiet);
   font-size: 14px;
   line-height: 1.3;
+`
+
+const Count = styled.div<{ $late?: boolean }>`
+  color: var(--ink);
+  ${({ $late }) => $late && 'color: var(--act); font-weight: 700;'}
 `
 
 const Empty = styled.div`
@@ -135,6 +142,7 @@ function LedgerGrid() {
   const [phoneTank, setPhoneTank] = useState<string | null>(null)
   const [beside, openBeside] = useBeside()
   const { columns, unfold } = useColumns(room, isPhone, phoneTank)
+  const plans = useRunningPlans()
   const { threads } = threadsOf(journal)
   const { clock } = settings
   const today = clock.dayOf(now)
@@ -142,6 +150,9 @@ function LedgerGrid() {
   const count = today - start + 1 + DAYS_AHEAD
   const todayIndex = today - start
   const rowHeight = isPhone ? PHONE_ROW : ROW
+  const due = plans.length === 0 ? [] : columns.flatMap(({ tank }) => dueOn(plans, tank.id, today, today, clock))
+  const late = due.filter(({ task }) => task.state === 'late').length
+  const hasCourses = columns.some(({ tank }) => plans.some((plan) => tankOfPlan(plan) === tank.id))
   const width = columns.reduce((sum, column) => sum + column.width, 0)
   const pastShown = isPhone ? 1 : PAST_SHOWN
 
@@ -201,66 +212,70 @@ function LedgerGrid() {
 
   return (
     <GridActionsContext.Provider value={actions}>
-      <Layout onKeyDown={(event) => event.key === 'Escape' && beside && close()}>
-        <h1 className="visually-hidden">Ledger</h1>
-        {!(isPhone && beside) && (
-          <Left>
-            {isPhone && <TankTabs shown={columns[0]!.tank.id} onShow={setPhoneTank} />}
-            <Scroller
-              ref={scroller}
-              role="grid"
-              aria-label="Ledger"
-              aria-rowcount={count + 1}
-              aria-colcount={columns.length + 1}
-              onKeyDown={onKeyDown}
-            >
-              {room > 0 && (
-                <>
-                  <HeadRow role="row" aria-rowindex={1} style={{ width: ruler + width }}>
-                    <Corner role="columnheader" style={{ width: ruler }}>
-                      {dayAs(today, 'MMMM').slice(0, ruler < 80 ? 3 : 9)}
-                      <br />
-                      {dayAs(today, 'yyyy')}
-                    </Corner>
-                    {columns.map((column) => (
-                      <div key={column.tank.id} role="columnheader" style={{ width: column.width, flex: 'none' }}>
-                        <ColumnHead column={column} onUnfold={() => unfold(column.tank.id)} />
-                      </div>
-                    ))}
-                  </HeadRow>
-                  <div
-                    role="rowgroup"
-                    style={{ position: 'relative', height: rows.getTotalSize(), width: ruler + width }}
-                  >
-                    {rows.getVirtualItems().map(({ index, start: offset, size }) => {
-                      const shared = {
-                        day: start + index,
-                        columns,
-                        threads,
-                        ruler,
-                        width,
-                        offset,
-                        rowIndex: index + 2,
-                        active,
-                      }
-                      return index === todayIndex ? (
-                        <TodayRow key="today" {...shared} index={index} measure={rows.measureElement} />
-                      ) : (
-                        <DayRow key={index} {...shared} today={today} height={size} revision={revision} />
-                      )
-                    })}
-                  </div>
-                </>
-              )}
-            </Scroller>
-          </Left>
-        )}
-        {beside && (
-          <Suspense fallback={null}>
-            <Panel beside={beside} onOpen={openBeside} onClose={close} />
-          </Suspense>
-        )}
-      </Layout>
+      <PlansContext.Provider value={plans}>
+        <Layout onKeyDown={(event) => event.key === 'Escape' && beside && close()}>
+          <h1 className="visually-hidden">Ledger</h1>
+          {!(isPhone && beside) && (
+            <Left>
+              {isPhone && <TankTabs shown={columns[0]!.tank.id} onShow={setPhoneTank} />}
+              <Scroller
+                ref={scroller}
+                role="grid"
+                aria-label="Ledger"
+                aria-rowcount={count + 1}
+                aria-colcount={columns.length + 1}
+                onKeyDown={onKeyDown}
+              >
+                {room > 0 && (
+                  <>
+                    <HeadRow role="row" aria-rowindex={1} $tall={hasCourses} style={{ width: ruler + width }}>
+                      <Corner role="columnheader" style={{ width: ruler }}>
+                        {dayAs(today, 'MMMM').slice(0, ruler < 80 ? 3 : 9)}
+                        <br />
+                        {dayAs(today, 'yyyy')}
+                        {due.length > 0 && <Count>{due.length} due</Count>}
+                        {late > 0 && <Count $late>{late} late</Count>}
+                      </Corner>
+                      {columns.map((column) => (
+                        <div key={column.tank.id} role="columnheader" style={{ width: column.width, flex: 'none' }}>
+                          <ColumnHead column={column} onUnfold={() => unfold(column.tank.id)} />
+                        </div>
+                      ))}
+                    </HeadRow>
+                    <div
+                      role="rowgroup"
+                      style={{ position: 'relative', height: rows.getTotalSize(), width: ruler + width }}
+                    >
+                      {rows.getVirtualItems().map(({ index, start: offset, size }) => {
+                        const shared = {
+                          day: start + index,
+                          columns,
+                          threads,
+                          ruler,
+                          width,
+                          offset,
+                          rowIndex: index + 2,
+                          active,
+                        }
+                        return index === todayIndex ? (
+                          <TodayRow key="today" {...shared} index={index} measure={rows.measureElement} />
+                        ) : (
+                          <DayRow key={index} {...shared} today={today} height={size} revision={revision} />
+                        )
+                      })}
+                    </div>
+                  </>
+                )}
+              </Scroller>
+            </Left>
+          )}
+          {beside && (
+            <Suspense fallback={null}>
+              <Panel beside={beside} onOpen={openBeside} onClose={close} />
+            </Suspense>
+          )}
+        </Layout>
+      </PlansContext.Provider>
     </GridActionsContext.Provider>
   )
 }

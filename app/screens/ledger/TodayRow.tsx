@@ -11,7 +11,11 @@ import { ButtonLink, PlainButton } from '../../look/buttons.ts'
 import { dayAs, dayBeside, timeOf } from '../../../core/time/words.ts'
 import { contentMarks, marksText, wordingOf } from '../../words/entries.ts'
 import { useNow } from '../../frame/now.tsx'
+import { TaskCard } from '../../courses/TaskCard.tsx'
+import { dueOn, tankOfPlan } from '../../courses/usePlans.ts'
+import { Bar } from '../../look/text.ts'
 import { expectedIn, type Column } from './columns.ts'
+import { PlansContext } from './plans.ts'
 import { cellId, GridActionsContext, type CellPlace } from './GridCell.tsx'
 import { Marks } from './marks.tsx'
 import { useBeside, type FormKind } from './opened.ts'
@@ -220,8 +224,25 @@ function TodayInside({ day, column: { tank }, gutter }: { day: Day; column: Colu
   const wording = wordingOf(journal, settings)
   const lines = linesOn(journal, tank.id, day, settings.clock)
   const expected = expectedIn(journal, tank.id).filter(({ dueAt }) => settings.clock.dayOf(dueAt) <= day)
+  const plans = useContext(PlansContext)
+  const due = dueOn(plans, tank.id, day, day, settings.clock)
+  const warnings = plans.filter((plan) => tankOfPlan(plan) === tank.id).flatMap((plan) => plan.warnings)
   return (
     <Inside $gutter={gutter}>
+      {warnings.map(({ id, tone, text }) => (
+        <Bar key={id} $tone={tone}>
+          {text}
+        </Bar>
+      ))}
+      {due.map(({ plan, task }, i) => (
+        <TaskCard
+          key={task.id}
+          plan={plan}
+          task={task}
+          next={i === 0}
+          onForm={(form) => openBeside({ show: 'form', form, tankId: tank.id, day: null })}
+        />
+      ))}
       {expected.map((arrival) => (
         <Due key={arrival.expectedId}>
           <When>
@@ -237,7 +258,7 @@ function TodayInside({ day, column: { tank }, gutter }: { day: Day; column: Colu
           </div>
         </Due>
       ))}
-      {expected.length === 0 && lines.length === 0 && <When>Nothing due.</When>}
+      {expected.length === 0 && due.length === 0 && lines.length === 0 && <When>Nothing due.</When>}
       <LastReadings tankId={tank.id} before={day} />
       {lines.length > 0 && (
         <Done>

@@ -46,9 +46,21 @@ export const shownInLine = (lines: readonly Line[]): Line[] =>
   lines.filter(({ content }) => !QUIET_KINDS.has(content.kind)).sort((a, b) => rank(a) - rank(b))
 
 /** A day's lines as one row of small marks. */
-export function LineOfMarks({ lines, wording, tankId }: { lines: readonly Line[]; wording: Wording; tankId: string }) {
+export function LineOfMarks({
+  lines,
+  wording,
+  tankId,
+  low,
+}: {
+  lines: readonly Line[]
+  wording: Wording
+  tankId: string
+  /** Readings that were under a course's range. */
+  low?: ReadonlySet<string>
+}) {
   return shownInLine(lines).map((line, i) => {
-    const marks = contentMarks(line.content, wording, tankId)
+    const plain = contentMarks(line.content, wording, tankId)
+    const marks = low?.has(line.id) ? plain.map((mark) => ({ ...mark, tone: 'act' as const })) : plain
     return (
       <Fragment key={line.id}>
         {i > 0 && ' · '}

@@ -6,10 +6,13 @@ import { BAND_PROFILES } from '../../../core/catalogue/parameter.ts'
 import { animalLabel, animalsOf, residentsOf, type Animal } from '../../../core/household/animals.ts'
 import { tankById, type Tank } from '../../../core/household/tanks.ts'
 import { useHousehold } from '../../journal/provider.tsx'
-import { useNow } from '../../frame/now.tsx'
+import { iso } from '../../../core/time/zone.ts'
+import { quantityText, volume } from '../../words/quantities.ts'
+import { useKeeping, UnkeptNote } from '../../journal/keeping.tsx'
+import { thisInstant, useNow } from '../../frame/now.tsx'
 import { Button, ButtonLink, PlainButton } from '../../look/buttons.ts'
 import { Page, PageHead, TwoParts } from '../../look/page.ts'
-import { Heading, Quiet, Rows, Small, Stack, Title } from '../../look/text.ts'
+import { Bar, Heading, Line, Quiet, Rows, Small, Stack, Title } from '../../look/text.ts'
 import { dayBeside } from '../../../core/time/words.ts'
 import { BandList } from './BandList.tsx'
 import { EquipmentList } from './EquipmentList.tsx'
@@ -73,7 +76,12 @@ function TankView({ tank, onEdit }: { tank: Tank; onEdit: () => void }) {
             {tank.retired && ', taken down'}
           </Quiet>
         </div>
-        <Button onPress={onEdit}>Change the tank or its sheet</Button>
+        <Line>
+          {tank.water === 'marine' && !tank.retired && (
+            <ButtonLink href={`/courses/new?tank=${tank.id}`}>Start a course</ButtonLink>
+          )}
+          <Button onPress={onEdit}>Change the tank or its sheet</Button>
+        </Line>
       </PageHead>
       <TwoParts>
         <Stack $gap={30}>
@@ -85,6 +93,7 @@ function TankView({ tank, onEdit }: { tank: Tank; onEdit: () => void }) {
               <Stack $gap={4} style={{ paddingTop: 12 }}>
                 <VolumeDrawing sheet={tank.sheet} units={settings.units} />
                 <NetVolume volume={tank.volume} />
+                {tank.learnt && <Learnt tank={tank} />}
               </Stack>
             ) : (
               <Stack $gap={10} style={{ paddingTop: 12 }}>
@@ -112,6 +121,34 @@ function TankView({ tank, onEdit }: { tank: Tank; onEdit: () => void }) {
         </Stack>
       </TwoParts>
     </Page>
+  )
+}
+
+/** That the net volume is what doses and readings have shown, and the way back to the sheet's own. */
+function Learnt({ tank }: { tank: Tank }) {
+  const { settings } = useHousehold()
+  const { keep, busy, unkept } = useKeeping()
+  return (
+    <Stack $gap={8}>
+      <Bar $tone="soon">
+        The net volume is what doses and readings have shown. The sheet alone comes to{' '}
+        {quantityText(volume(tank.sheetNetL!, settings.units))}.
+      </Bar>
+      <div>
+        <Button
+          isDisabled={busy}
+          onPress={() =>
+            // Measured anew, the sheet speaks for itself again.
+            void keep([
+              { kind: 'tank-change', happened: iso(thisInstant()), tankId: tank.id, changes: { sheet: tank.sheet! } },
+            ])
+          }
+        >
+          Go by the sheet again
+        </Button>
+      </div>
+      {unkept && <UnkeptNote unkept={unkept} />}
+    </Stack>
   )
 }
 

@@ -1,0 +1,232 @@
+import { useState } from 'react'
+import { styled } from 'styled-components'
+import { ingredientById } from '../../core/catalogue/ingredient.ts'
+import { TRANSFER_RULES } from '../../core/catalogue/treatments/treatments.ts'
+import { concernsOf } from '../../core/courses/checks.ts'
+import { doseContent, doseInstant, taskContents, taskWord } from '../../core/courses/task-contents.ts'
+import type { CoursePlan } from '../../core/courses/plan.ts'
+import type { CourseTask } from '../../core/courses/tasks.ts'
+import { tankById } from '../../core/household/tanks.ts'
+import { timeOf } from '../../core/time/words.ts'
+import { thisInstant, useNow } from '../frame/now.tsx'
+import { useKeeping, UnkeptNote } from '../journal/keeping.tsx'
+import { useHousehold } from '../journal/provider.tsx'
+import { Button, ButtonLink, PlainButton, PrimaryButton } from '../look/buttons.ts'
+import { Bar, Figure, Line, Small, Stack } from '../look/text.ts'
+import { figures } from '../words/numbers.ts'
+import { ReadInPlace } from './ReadInPlace.tsx'
+import { TaskWordForm } from './TaskWordForm.tsx'
+import { amountText, dueWords, makesText } from './words.ts'
+
+const Due = styled.div<{ $late: boolean }>`
+  font-size: 14.5px;
+  color: var(--quiet);
+  ${({ $late }) => $late && 'color: var(--act); font-weight: 700;'}
+`
+
+const Name = styled.h3`
+  font-size: 17px;
+  line-height: 1.25;
+`
+
+interface TaskCardProps {
+  plan: CoursePlan
+  task: CourseTask
+  /** Whether it is the one to do next: its button stands out. */
+  next: boolean
+  /** Opens a form for another amount, or for what was seen. */
+  onForm: (form: 'dose' | 'sighting' | 'water-change') => void
+}
+
+/** Something due in a course, ready to be done in place: its amount, what that makes, and its caution before it is done. */
+export function TaskCard({ plan, task, next, onForm }: TaskCardProps) {
+  const { journal, settings } = useHousehold()
+  const now = useNow()
+  const [asking, setAsking] = useState<'skipped' | 'postponed' | null>(null)
+  const tank = tankById(journal, task.tankId)
+  if (!tank) return null
+  const { dose, change } = task
+  const isOptional = task.kind !== 'move' && task.kind !== 'finish' && task.kind !== 'dilute'
+  return (
+    <Stack $gap={6} data-task={task.kind}>
+      <div>
+        <Due $late={task.state === 'late'}>{dueWords(task, now, settings.clock)}</Due>
+        <Name>{task.title}</Name>
+        {dose && (
+          <div>
+            <Figure $size={30}>{amountText(dose)}</Figure>
+          </div>
+        )}
+        {change && (
+          <div>
+            <Figure $size={30}>
+              {figures(change.litres)} L{change.times > 1 && ` × ${change.times}`}
+            </Figure>
+          </div>
+        )}
+        {dose && <Small>{makesText(dose)}</Small>}
+        {change && (
+          <Small>
+            {change.fromMgPerL.toFixed(2)} → {change.toMgPerL.toFixed(2)} mg/L
+          </Small>
+        )}
+        <Small>{task.why}</Small>
+      </div>
+      {asking ? (
+        <TaskWordForm task={task} state={asking} onDone={() => setAsking(null)} />
+      ) : (
+        <>
+          <TaskAct plan={plan} task={task} next={next} onForm={onForm} />
+          {isOptional && (
+            <Line $gap={18}>
+              <PlainButton onPress={() => setAsking('postponed')} aria-label={`Put off: ${task.title}`}>
+                put off
+              </PlainButton>
+              <PlainButton onPress={() => setAsking('skipped')} aria-label={`Skip: ${task.title}`}>
+                skip
+              </PlainButton>
+            </Line>
+          )}
+        </>
+      )}
+    </Stack>
+  )
+}
+
+/** The doing of a task. */
+function TaskAct({ plan, task, next, onForm }: TaskCardProps) {
+  const { journal, settings } = useHousehold()
+  const now = useNow()
+  const { keep, busy, unkept } = useKeeping()
+  const { course } = plan
+  const Act = next ? PrimaryButton : Button
+  const tank = tankById(journal, task.tankId)!
+  const doIt = (withWord: boolean) => {
+    const at = thisInstant()
+    return keep([...taskContents(journal, task, course, at), ...(withWord ? [taskWord(task, 'done', at)] : [])])
+  }
+  const note = unkept && <UnkeptNote unkept={unkept} />
+  switch (task.kind) {
+    case 'read':
+      return <ReadInPlace tank={tank} dose={course.dose} primary={next} />
+    case 'ramp':
+    case 'redose':
+      return <DoseAct plan={plan} task={task} next={next} onForm={onForm} />
+    case 'dilute':
+      return (
+        <>
+          <Bar $tone="soon">Water matched in temperature and salinity, in slowly; extra air.</Bar>
+          <Line>
+            <Act onPress={() => void doIt(false)} isDisabled={busy}>
+              Log the {figures(task.change!.litres)} L change
+            </Act>
+            <PlainButton onPress={() => onForm('water-change')}>another amount</PlainButton>
+          </Line>
+          {note}
+        </>
+      )
+    case 'watch':
+      return (
+        <>
+          <Line>
+            <Act onPress={() => void doIt(false)} isDisabled={busy}>
+              Nothing seen, all ate
+            </Act>
+            <PlainButton onPress={() => onForm('sighting')}>something seen</PlainButton>
+          </Line>
+          {note}
+        </>
+      )
+    case 'move':
+      return (
+        <>
+          <Bar $tone="soon">{TRANSFER_RULES.find(({ id }) => id === 'tr-1')!.rule}.</Bar>
+          {task.waitsFor && <Small>Waits for: {task.waitsFor.join('; ')}.</Small>}
+          {course.moveToTankId === null ? (
+            <Small>No tank to move to is set: choose one on the course’s page.</Small>
+          ) : (
+            <Act
+              onPress={() => void doIt(false)}
+              isDisabled={busy || task.waitsFor !== undefined || task.state === 'ahead'}
+            >
+              {task.title} to {tankById(journal, course.moveToTankId)?.name ?? 'a tank not on record'}
+            </Act>
+          )}
+          {note}
+        </>
+      )
+    case 'clear':
+      return (
+        <>
+          <Bar $tone="soon">
+            Used carbon and copper water are household waste where local law says so; never into nature.
+          </Bar>
+          <Act onPress={() => void doIt(false)} isDisabled={busy || task.state === 'ahead'}>
+            Carbon is in
+          </Act>
+          {note}
+        </>
+      )
+    case 'finish':
+      return (
+        <>
+          <Act onPress={() => void doIt(true)} isDisabled={busy || now < task.notBefore}>
+            Finish the course
+          </Act>
+          {now < task.notBefore && <Small>from {timeOf(task.notBefore, settings.clock)} on that day</Small>}
+          {note}
+        </>
+      )
+  }
+}
+
+/** A dose: its caution first, then the button with the amount; what must never meet it stops it. */
+function DoseAct({ plan, task, next, onForm }: TaskCardProps) {
+  const { journal } = useHousehold()
+  const now = useNow()
+  const { keep, busy, unkept } = useKeeping()
+  const { course, known } = plan
+  const ingredient = ingredientById(course.dose.agent)
+  const stops = concernsOf(journal, task.tankId, { ...course, courseId: course.id }, now).filter(
+    ({ severity }) => severity === 'never',
+  )
+  const content = doseContent(task, course, doseInstant(task, known, now))
+  const isWithChange = doseInstant(task, known, now) !== now
+  const Act = next ? PrimaryButton : Button
+  const log = () => {
+    const at = doseInstant(task, known, thisInstant())
+    const kept = doseContent(task, course, at)
+    return kept && keep([kept])
+  }
+  return (
+    <>
+      <Bar $tone="soon">
+        {ingredient?.caution} Follow the label; ask a licensed aquatic veterinarian for weak or scaleless fish.
+      </Bar>
+      {stops.map(({ rule, what, reason }) => (
+        <Bar key={rule + what} $tone="act">
+          Not now: {what}. {reason}.
+        </Bar>
+      ))}
+      {task.dose?.belowMeasurable ? (
+        <Small>
+          {figures(task.dose.massMg)} mg is less than the product’s own measure can tell: make up a thinner stock, or a
+          finer syringe.
+        </Small>
+      ) : content === null ? (
+        <div>
+          <ButtonLink href="/shelf">Choose a product on the shelf</ButtonLink>
+        </div>
+      ) : (
+        <Line>
+          <Act onPress={() => void log()} isDisabled={busy || stops.length > 0 || task.state === 'ahead'}>
+            Log {figures(content.amount, 4)} {content.unit}
+          </Act>
+          <PlainButton onPress={() => onForm('dose')}>other amount</PlainButton>
+        </Line>
+      )}
+      {isWithChange && <Small>kept at the same minute as the water change</Small>}
+      {unkept && <UnkeptNote unkept={unkept} />}
+    </>
+  )
+}

@@ -1,0 +1,110 @@
+import { Link } from 'react-aria-components'
+import { styled } from 'styled-components'
+import { courseName } from '../../../core/courses/names.ts'
+import { coursesOf } from '../../../core/courses/course.ts'
+import { coursePlan, type CoursePlan } from '../../../core/courses/plan.ts'
+import { animalById, animalLabel } from '../../../core/household/animals.ts'
+import { tankById } from '../../../core/household/tanks.ts'
+import { dayAs } from '../../../core/time/words.ts'
+import { ClockStrip } from '../../courses/ClockStrip.tsx'
+import { useRunningPlans } from '../../courses/usePlans.ts'
+import { amountText, dueWords, phaseWords } from '../../courses/words.ts'
+import { useNow } from '../../frame/now.tsx'
+import { useHousehold } from '../../journal/provider.tsx'
+import { ButtonLink } from '../../look/buttons.ts'
+import { Page, PageHead } from '../../look/page.ts'
+import { Figure, Heading, Quiet, Rows, Small, Stack, Title } from '../../look/text.ts'
+import { listed } from '../../words/numbers.ts'
+
+const CourseRow = styled(Link)`
+  display: grid;
+  grid-template-columns: minmax(0, 1.1fr) minmax(0, 1fr) minmax(0, 0.9fr);
+  gap: 4px 28px;
+  align-items: center;
+  padding: 14px 0;
+  color: var(--ink);
+  text-decoration: none;
+  &[data-hovered] strong {
+    text-decoration: underline;
+  }
+  strong {
+    font-size: 18px;
+  }
+  @media (max-width: 759px) {
+    grid-template-columns: minmax(0, 1fr);
+  }
+`
+
+/** All treatments over days: those that run, with what is next, and those that are over. */
+export function Courses() {
+  const { journal, settings } = useHousehold()
+  const running = useRunningPlans()
+  const now = useNow()
+  const over = coursesOf(journal)
+    .filter(({ ended }) => ended)
+    .map((course) => coursePlan(journal, course, settings, now))
+  return (
+    <Page>
+      <PageHead>
+        <Title>Courses</Title>
+        <ButtonLink href="/courses/new">Start a course</ButtonLink>
+      </PageHead>
+      {running.length + over.length === 0 && (
+        <Small>
+          A course is a treatment over days. Brinvo works out its doses by the tank’s real volume, says what is due each
+          day, and counts only the time that readings prove.
+        </Small>
+      )}
+      <Stack $gap={26}>
+        {running.length > 0 && <Listing title="Running" plans={running} />}
+        {over.length > 0 && <Listing title="Over" plans={over} />}
+      </Stack>
+    </Page>
+  )
+}
+
+function Listing({ title, plans }: { title: string; plans: readonly CoursePlan[] }) {
+  const { journal, settings } = useHousehold()
+  const now = useNow()
+  const { clock } = settings
+  return (
+    <section>
+      <Heading>{title}</Heading>
+      <Rows>
+        {plans.map((plan) => {
+          const { course, tasks } = plan
+          const next = tasks[0]
+          const who = course.animalIds.flatMap((id) => animalById(journal, id) ?? []).map(animalLabel)
+          return (
+            <li key={course.id} style={{ padding: 0 }}>
+              <CourseRow href={`/courses/${course.id}`}>
+                <span>
+                  <strong>{courseName(course.protocol, course.dose.id)}</strong>
+                  <br />
+                  <Quiet>
+                    {tankById(journal, course.tankId)?.name}, {listed(who)}, since{' '}
+                    {dayAs(clock.dayOf(course.startedAt), 'd MMMM')}
+                  </Quiet>
+                </span>
+                <span>
+                  <Figure $size={15}>{phaseWords(plan)}</Figure>
+                  <ClockStrip plan={plan} zone={clock} now={now} small />
+                </span>
+                <span>
+                  {next ? (
+                    <>
+                      {next.title}
+                      {next.dose && ` ${amountText(next.dose)}`} <Quiet>{dueWords(next, now, clock)}</Quiet>
+                    </>
+                  ) : (
+                    <Quiet>{course.ended?.why ?? 'nothing due'}</Quiet>
+                  )}
+                </span>
+              </CourseRow>
+            </li>
+          )
+        })}
+      </Rows>
+    </section>
+  )
+}

@@ -1,0 +1,192 @@
+import { useId, useState } from 'react'
+import { styled } from 'styled-components'
+import type { CoursePlan } from '../../../core/courses/plan.ts'
+import {
+  ifChanged,
+  ifMoved,
+  ifNotRestarted,
+  ifRead,
+  ifStayed,
+  type ParasiteRisk,
+} from '../../../core/courses/what-if.ts'
+import { dayAs, dayBeside, momentBeside, timeOf } from '../../../core/time/words.ts'
+import { dayFromText, dayText } from '../../../core/time/zone.ts'
+import { amountText, PARASITE_NAMES, riskText } from '../../courses/words.ts'
+import { inputShape } from '../../fields/shell.tsx'
+import { thisInstant, useNow } from '../../frame/now.tsx'
+import { useHousehold } from '../../journal/provider.tsx'
+import { Heading, Small } from '../../look/text.ts'
+import { figures } from '../../words/numbers.ts'
+
+const Question = styled.div`
+  padding: 10px 0;
+  border-bottom: 1px dotted var(--strong-rule);
+  font-size: 15px;
+  line-height: 1.4;
+`
+
+const Ask = styled.label`
+  display: flex;
+  align-items: center;
+  gap: 8px;
+  flex-wrap: wrap;
+`
+
+const Short = styled.input`
+  ${inputShape}
+  width: 76px;
+  font-family: var(--mono);
+  &[type='date'] {
+    width: 158px;
+  }
+`
+
+const Answer = styled.output<{ $tone?: 'act' | 'plain' }>`
+  display: block;
+  margin-top: 5px;
+  font-weight: 600;
+  ${({ $tone }) => $tone === 'act' && 'color: var(--act);'}
+`
+
+const risksText = (risks: readonly ParasiteRisk[]) =>
+  risks.map(({ parasite, risk }) => `${PARASITE_NAMES[parasite] ?? parasite} ${riskText(risk)}`).join(', ')
+
+const isGrave = (risks: readonly ParasiteRisk[]) => risks.some(({ risk }) => risk >= 0.05)
+
+/** What a keeper asks before doing something: answered in doses, dates and the risk left. */
+export function WhatIf({ plan }: { plan: CoursePlan }) {
+  const { course, clock } = plan
+  if (course.ended || plan.observation || !plan.known) return null
+  const ignored = ifNotRestarted(plan)
+  return (
+    <section>
+      <Heading>What if</Heading>
+      <IfChanged plan={plan} />
+      <IfRead plan={plan} />
+      {course.length === 'fourteen-then-move' && clock.runFrom !== null && <IfMoved plan={plan} />}
+      {course.length === 'thirty' && clock.runFrom !== null && (
+        <Question>
+          it stays in range to the end<Answer>left: {risksText(ifStayed(plan))}</Answer>
+        </Question>
+      )}
+      {ignored && (
+        <Question>
+          the count had not begun again
+          <Answer $tone="act">left: {risksText(ignored)}</Answer>
+        </Question>
+      )}
+      <Small style={{ paddingTop: 8 }}>
+        The risk is of one parasite being left, from a lightly infected newcomer; a model’s word, from assumptions the
+        handbook names. Brooklynella, flukes and worms are not covered by copper.
+      </Small>
+    </section>
+  )
+}
+
+const numberIn = (text: string) => (text.trim() === '' ? NaN : Number(text.replace(',', '.')))
+
+function IfChanged({ plan }: { plan: CoursePlan }) {
+  const { journal } = useHousehold()
+  const id = useId()
+  const [text, setText] = useState('20')
+  const percent = numberIn(text)
+  const outcome = percent > 0 && percent <= 100 ? ifChanged(journal, plan, percent / 100) : null
+  return (
+    <Question>
+      <Ask htmlFor={id}>
+        change
+        <Short
+          id={id}
+          value={text}
+          onChange={(event) => setText(event.target.value)}
+          inputMode="decimal"
+          aria-label="Share of the water changed, %"
+        />
+        % tonight
+      </Ask>
+      {outcome ? (
+        <Answer $tone={outcome.breaks ? 'act' : 'plain'}>
+          {figures(outcome.litres)} L, leaves {outcome.afterMgPerL.toFixed(2)}
+          {outcome.breaks && ', under the range'}
+          {outcome.dose && `; redose ${amountText(outcome.dose)} in the same minute`}
+        </Answer>
+      ) : (
+        <Answer $tone="act">a share over 0 and up to 100 %</Answer>
+      )}
+    </Question>
+  )
+}
+
+function IfRead({ plan }: { plan: CoursePlan }) {
+  const { settings } = useHousehold()
+  const minute = useNow()
+  const id = useId()
+  const [text, setText] = useState(
+    plan.course.dose.low.toFixed(2).replace(/.$/, '') === '2.0' ? '1.9' : (plan.course.dose.low * 0.95).toFixed(2),
+  )
+  const value = numberIn(text)
+  const clock = value >= 0 && value < 20 * plan.course.dose.high ? ifRead(plan, value) : null
+  const goesOn = clock && (clock.state === 'running' || clock.state === 'complete')
+  const says = !clock
+    ? 'a level such as 2.10'
+    : goesOn && clock.runFrom === plan.clock.runFrom
+      ? `the count goes on, full ${momentBeside(clock.completesAt!, minute, settings.clock)}`
+      : goesOn
+        ? `the count begins ${momentBeside(clock.runFrom!, minute, settings.clock)}, full ${momentBeside(clock.completesAt!, minute, settings.clock)}`
+        : clock.state === 'broken'
+          ? `the count starts over: full ${dayBeside(settings.clock.dayOf(minute) + plan.course.requiredDays, settings.clock.dayOf(minute))} at the earliest`
+          : 'not in range yet'
+  return (
+    <Question>
+      <Ask htmlFor={id}>
+        the next reading is
+        <Short
+          id={id}
+          value={text}
+          onChange={(event) => setText(event.target.value)}
+          inputMode="decimal"
+          aria-label="Next reading, mg/L"
+        />
+      </Ask>
+      <Answer $tone={goesOn ? 'plain' : 'act'}>{says}</Answer>
+    </Question>
+  )
+}
+
+function IfMoved({ plan }: { plan: CoursePlan }) {
+  const { settings } = useHousehold()
+  const { clock: zone } = settings
+  const id = useId()
+  const [text, setText] = useState(() =>
+    dayText(zone.dayOf(Math.max(thisInstant(), (plan.clock.completesAt ?? 0) - 3 * 86_400_000))),
+  )
+  const full = plan.clock.completesAt!
+  const day = dayFromText(text)
+  const at = day === null ? null : zone.instantAt(day, zone.minuteOf(full))
+  const risks = at !== null && at >= plan.clock.runFrom! && at - full < 400 * 86_400_000 ? ifMoved(plan, at) : null
+  const full_ = `${dayAs(zone.dayOf(full), 'd MMMM')}, ${timeOf(full, zone)}`
+  return (
+    <Question>
+      <Ask htmlFor={id}>
+        move on
+        <Short
+          id={id}
+          type="date"
+          value={text}
+          onChange={(event) => setText(event.target.value)}
+          aria-label="Day of the move"
+        />
+      </Ask>
+      {risks ? (
+        <Answer $tone={isGrave(risks) || at! < full ? 'act' : 'plain'}>
+          {at! < full && 'before the count is full: '}left: {risksText(risks)}
+        </Answer>
+      ) : (
+        <Answer $tone="act">a day of this run or after it</Answer>
+      )}
+      <Small>
+        full {full_}: {risksText(ifMoved(plan, full))}, if every rule was kept
+      </Small>
+    </Question>
+  )
+}

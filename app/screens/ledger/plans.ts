@@ -1,0 +1,16 @@
+import { createContext } from 'react'
+import type { CoursePlan } from '../../../core/courses/plan.ts'
+
+/** The courses that run in the household, worked out once for the whole ledger. */
+export const PlansContext = createContext<readonly CoursePlan[]>([])
+
+/** Readings that were under a course's range once it had been reached: they stand out in the past. */
+export function lowReadings(plans: readonly CoursePlan[]): ReadonlySet<string> {
+  return new Set(
+    plans.flatMap(({ facts, clock }) =>
+      facts.readings
+        .filter(({ ms }) => clock.breaks.some(({ from, to }) => ms >= from && (to === null || ms < to)))
+        .map(({ entryId }) => entryId),
+    ),
+  )
+}

@@ -1,0 +1,93 @@
+import { animalById, tankOfAnimal } from '../household/animals.ts'
+import type { Content, ContentOf } from '../journal/entry.ts'
+import type { Journal } from '../journal/journal.ts'
+import { iso, MS_PER_MINUTE } from '../time/zone.ts'
+import type { Course } from './course.ts'
+import type { KnownLevel } from './copper-facts.ts'
+import { ruleWordId } from './copper-rules.ts'
+import type { CourseTask, TaskWord } from './tasks.ts'
+
+/** A redose this soon after its water change went in with it: both are kept at the change's own minute (EA). */
+export const TOGETHER_MINUTES = 30
+
+/** When a dose is kept: now, or with the water change it makes up for. */
+export function doseInstant({ kind }: CourseTask, known: KnownLevel | null, now: number): number {
+  const change = kind === 'redose' ? known?.since.findLast(({ event }) => event.kind === 'water-change') : undefined
+  return change && now - change.at <= TOGETHER_MINUTES * MS_PER_MINUTE ? change.at : now
+}
+
+/** The dose of a task as the journal keeps it; null where there is nothing measurable to keep. */
+export function doseContent(task: CourseTask, course: Course, at: number): ContentOf<'dose'> | null {
+  const { dose } = task
+  if (!dose || dose.productId === null || dose.amount === null || dose.unit === null || dose.amount <= 0) return null
+  return {
+    kind: 'dose',
+    happened: iso(at),
+    tankId: task.tankId,
+    ingredient: course.dose.agent,
+    productId: dose.productId,
+    amount: Number(dose.amount.toPrecision(8)),
+    unit: dose.unit,
+    massMg: (dose.makesMgPerL - dose.fromMgPerL) * dose.volumeL,
+  }
+}
+
+/** Everything a task's own button keeps, apart from doses and readings; empty for those. */
+export function taskContents(journal: Journal, task: CourseTask, course: Course, now: number): Content[] {
+  const happened = iso(now)
+  const { tankId } = task
+  switch (task.kind) {
+    case 'dilute':
+      return task.change ? [{ kind: 'water-change', happened, tankId, litres: task.change.litres }] : []
+    case 'watch':
+      return [
+        {
+          kind: 'sighting',
+          happened,
+          tankId,
+          animalIds: [...(task.animalIds ?? [])],
+          signs: [],
+          appetite: ATE,
+          words: 'watched half an hour, nothing seen',
+        },
+      ]
+    case 'move':
+      return course.moveToTankId === null
+        ? []
+        : (task.animalIds ?? []).flatMap((animalId): Content[] => {
+            const animal = animalById(journal, animalId)
+            const from = animal && tankOfAnimal(animal)
+            return from ? [{ kind: 'move', happened, animalId, fromTankId: from, toTankId: course.moveToTankId! }] : []
+          })
+    case 'clear':
+      return [{ kind: 'equipment', happened, tankId: course.tankId, item: 'carbon', running: true }]
+    case 'finish':
+      return [{ kind: 'course-end', happened, courseId: course.id, outcome: 'finished' }]
+    default:
+      return []
+  }
+}
+
+/** Appetite "ate" on the scale of sightings. */
+const ATE = 3
+
+/** A word on a task: done, skipped or postponed, and why. */
+export const taskWord = (
+  task: Pick<CourseTask, 'id' | 'tankId' | 'courseId'>,
+  state: TaskWord['state'],
+  now: number,
+  { why, until }: { why?: string; until?: number } = {},
+): ContentOf<'task'> => ({
+  kind: 'task',
+  happened: iso(now),
+  taskId: task.id,
+  tankId: task.tankId,
+  courseId: task.courseId,
+  state,
+  ...(why !== undefined && { why }),
+  ...(until !== undefined && { until: iso(until) }),
+})
+
+/** The keeper's word that a rule only they can answer holds. */
+export const ruleWord = (course: Course, rule: string, runFrom: number | null, now: number): ContentOf<'task'> =>
+  taskWord({ id: ruleWordId(course.id, rule, runFrom), tankId: course.tankId, courseId: course.id }, 'done', now)
