@@ -1,8 +1,10 @@
+import { useRef } from 'react'
 import { styled } from 'styled-components'
 import type { ClockStretch } from '../../core/courses/course-clock.ts'
 import type { CoursePlan } from '../../core/courses/plan.ts'
 import { dayAs, spanText, timeOf } from '../../core/time/words.ts'
 import { MS_PER_DAY, type ZoneClock } from '../../core/time/zone.ts'
+import { useWidth } from '../look/useWidth.ts'
 
 const Strip = styled.div<{ $height: number }>`
   position: relative;
@@ -120,18 +122,24 @@ function marksOf({ clock, course, facts }: CoursePlan, zone: ZoneClock, now: num
   return marks
 }
 
-/** About so much of the strip's width a letter takes, for labels that must not run into each other. */
-const LETTER_SHARE = 0.0094
+/** About so wide a letter of a label is, px: labels must not run into each other. */
+const LETTER = 7.4
+/** Room that the words within the strip need, px. */
+const WORDS_ROOM = 124
 
 /** Labels that fit beside each other, the weightier first. */
-function fitting(marks: readonly Mark[], place: (ms: number) => number): (Mark & { left: number; end: boolean })[] {
+function fitting(
+  marks: readonly Mark[],
+  place: (ms: number) => number,
+  width: number,
+): (Mark & { left: number; end: boolean })[] {
   const placed: (Mark & { left: number; from: number; to: number; end: boolean })[] = []
   for (const mark of [...marks].sort((a, b) => b.weight - a.weight)) {
-    const width = mark.text.length * LETTER_SHARE
+    const share = (mark.text.length * LETTER) / width
     const at = place(mark.at)
-    const end = at + width > 1
-    const [from, to] = end ? [at - width, at] : [at, at + width]
-    if (placed.every((other) => to < other.from - 0.008 || from > other.to + 0.008))
+    const end = at + share > 1
+    const [from, to] = end ? [at - share, at] : [at, at + share]
+    if (placed.every((other) => to < other.from - 8 / width || from > other.to + 8 / width))
       placed.push({ ...mark, left: at, from, to, end })
   }
   return placed
@@ -155,17 +163,19 @@ export function ClockStrip({
   const place = (ms: number) => (ms - start) / (end - start)
   const percent = (share: number) => `${(100 * share).toFixed(3)}%`
   const isNowShown = !course.ended && now < end
+  const box = useRef<HTMLDivElement>(null)
+  const width = useWidth(box)
   return (
-    <div>
+    <div ref={box}>
       <Strip $height={small ? 9 : 34} role="img" aria-label={stripWords(plan, zone)}>
         {clock.stretches.map(({ kind, from, to }) => {
           const share = place(to) - place(from)
           return (
             <Part key={`${kind}-${from}`} $kind={kind} style={{ left: percent(place(from)), width: percent(share) }}>
-              {!small && kind === 'proven' && share > 0.17 && (
+              {!small && kind === 'proven' && share * width > WORDS_ROOM && (
                 <Words $on="solid">{spanText(clock.provenHours)} proven</Words>
               )}
-              {!small && kind === 'expected' && share > 0.17 && clock.runFrom !== null && (
+              {!small && kind === 'expected' && share * width > WORDS_ROOM && clock.runFrom !== null && (
                 <Words $on="hatched">{spanText(clock.remainingHours)} to go</Words>
               )}
             </Part>
@@ -173,9 +183,9 @@ export function ClockStrip({
         })}
         {isNowShown && !small && <Now style={{ left: percent(place(now)) }} />}
       </Strip>
-      {!small && (
+      {!small && width > 0 && (
         <Under aria-hidden="true">
-          {fitting(marksOf(plan, zone, now), place).map(({ text, tone, left, end: isEnd }) => (
+          {fitting(marksOf(plan, zone, now), place, width).map(({ text, tone, left, end: isEnd }) => (
             <Label key={text} $tone={tone} style={isEnd ? { right: percent(1 - left) } : { left: percent(left) }}>
               {text}
             </Label>

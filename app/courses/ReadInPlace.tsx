@@ -1,6 +1,4 @@
-import { useState } from 'react'
-import { Form } from 'react-aria-components'
-import { useForm } from 'react-hook-form'
+import { useState, type FormEvent } from 'react'
 import type { Tank } from '../../core/household/tanks.ts'
 import type { Dose } from '../../core/catalogue/treatments/treatments.ts'
 import { needsThreeReadings, rangeVerdict, VERDICT_WORDS } from '../../core/courses/range-words.ts'
@@ -8,7 +6,7 @@ import { readReading } from '../../core/logline/reading.ts'
 import { tokenize } from '../../core/logline/tokens.ts'
 import { isStop, type LogContext } from '../../core/logline/types.ts'
 import { iso } from '../../core/time/zone.ts'
-import { TextField } from '../fields/fields.tsx'
+import { FigureField } from '../fields/plain.tsx'
 import type { Problem } from '../fields/shell.tsx'
 import { thisInstant, useNow } from '../frame/now.tsx'
 import { useKeeping, UnkeptNote } from '../journal/keeping.tsx'
@@ -39,8 +37,7 @@ export function ReadInPlace({ tank, dose, primary }: { tank: Tank; dose: Dose; p
   const minute = useNow()
   const { keep, busy, unkept } = useKeeping()
   const [problem, setProblem] = useState<Problem | undefined>()
-  const form = useForm({ defaultValues: { value: '' } })
-  const text = form.watch('value')
+  const [text, setText] = useState('')
   const typed = text.trim() === '' ? null : readCopper(text, tank, { journal, settings, now: minute })
   const content = typed?.content
   const hint =
@@ -52,22 +49,22 @@ export function ReadInPlace({ tank, dose, primary }: { tank: Tank; dose: Dose; p
             ? '; this kit cannot tell so narrow a range from one test: take three and enter their mean'
             : '',
         ].join('')
-      : `range ${dose.low.toFixed(2)} to ${dose.high.toFixed(2)}`
-  const send = form.handleSubmit(async ({ value }) => {
-    if (value.trim() === '') return setProblem({ message: `what the test shows, such as ${dose.target.toFixed(2)}` })
-    const read = readCopper(value, tank, { journal, settings, now: thisInstant() })
+      : undefined
+  const send = async (event: FormEvent) => {
+    event.preventDefault()
+    if (text.trim() === '') return setProblem({ message: `what the test shows, such as ${dose.target.toFixed(2)}` })
+    const read = readCopper(text, tank, { journal, settings, now: thisInstant() })
     setProblem(read.problem)
-    if (read.content && (await keep([read.content]))) form.reset()
-  })
+    if (read.content && (await keep([read.content]))) setText('')
+  }
   return (
-    <Form onSubmit={(event) => void send(event)}>
+    <form onSubmit={(event) => void send(event)}>
       <Stack $gap={8}>
-        <TextField
-          control={form.control}
-          name="value"
-          label="Copper"
+        <FigureField
+          label={`Copper, range ${dose.low.toFixed(2)} to ${dose.high.toFixed(2)}`}
+          value={text}
+          onChange={setText}
           after="mg/L"
-          figure
           problem={problem}
           hint={hint}
         />
@@ -78,6 +75,6 @@ export function ReadInPlace({ tank, dose, primary }: { tank: Tank; dose: Dose; p
           </PrimaryButton>
         </div>
       </Stack>
-    </Form>
+    </form>
   )
 }

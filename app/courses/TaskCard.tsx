@@ -1,4 +1,4 @@
-import { useState } from 'react'
+import { lazy, Suspense, useState } from 'react'
 import { styled } from 'styled-components'
 import { ingredientById } from '../../core/catalogue/ingredient.ts'
 import { TRANSFER_RULES } from '../../core/catalogue/treatments/treatments.ts'
@@ -15,8 +15,9 @@ import { Button, ButtonLink, PlainButton, PrimaryButton } from '../look/buttons.
 import { Bar, Figure, Line, Small, Stack } from '../look/text.ts'
 import { figures } from '../words/numbers.ts'
 import { ReadInPlace } from './ReadInPlace.tsx'
-import { TaskWordForm } from './TaskWordForm.tsx'
 import { amountText, dueWords, makesText } from './words.ts'
+
+const TaskWordForm = lazy(async () => ({ default: (await import('./TaskWordForm.tsx')).TaskWordForm }))
 
 const Due = styled.div<{ $late: boolean }>`
   font-size: 14.5px;
@@ -32,6 +33,8 @@ const Name = styled.h3`
 interface TaskCardProps {
   plan: CoursePlan
   task: CourseTask
+  /** The level its name has among the page's headings. */
+  heading: 'h2' | 'h3'
   /** Whether it is the one to do next: its button stands out. */
   next: boolean
   /** Opens a form for another amount, or for what was seen. */
@@ -39,19 +42,21 @@ interface TaskCardProps {
 }
 
 /** Something due in a course, ready to be done in place: its amount, what that makes, and its caution before it is done. */
-export function TaskCard({ plan, task, next, onForm }: TaskCardProps) {
+export function TaskCard({ plan, task, next, heading, onForm }: TaskCardProps) {
   const { journal, settings } = useHousehold()
   const now = useNow()
   const [asking, setAsking] = useState<'skipped' | 'postponed' | null>(null)
   const tank = tankById(journal, task.tankId)
   if (!tank) return null
   const { dose, change } = task
-  const isOptional = task.kind !== 'move' && task.kind !== 'finish' && task.kind !== 'dilute'
+  const canWait = task.kind !== 'move' && task.kind !== 'finish' && task.kind !== 'dilute'
+  // A step up that is left out would leave the course without its dose: it can only wait.
+  const canSkip = canWait && task.kind !== 'ramp' && task.kind !== 'clear'
   return (
     <Stack $gap={6} data-task={task.kind}>
       <div>
         <Due $late={task.state === 'late'}>{dueWords(task, now, settings.clock)}</Due>
-        <Name>{task.title}</Name>
+        <Name as={heading}>{task.title}</Name>
         {dose && (
           <div>
             <Figure $size={30}>{amountText(dose)}</Figure>
@@ -73,18 +78,22 @@ export function TaskCard({ plan, task, next, onForm }: TaskCardProps) {
         <Small>{task.why}</Small>
       </div>
       {asking ? (
-        <TaskWordForm task={task} state={asking} onDone={() => setAsking(null)} />
+        <Suspense fallback={null}>
+          <TaskWordForm task={task} state={asking} onDone={() => setAsking(null)} />
+        </Suspense>
       ) : (
         <>
           <TaskAct plan={plan} task={task} next={next} onForm={onForm} />
-          {isOptional && (
+          {canWait && (
             <Line $gap={18}>
               <PlainButton onPress={() => setAsking('postponed')} aria-label={`Put off: ${task.title}`}>
                 put off
               </PlainButton>
-              <PlainButton onPress={() => setAsking('skipped')} aria-label={`Skip: ${task.title}`}>
-                skip
-              </PlainButton>
+              {canSkip && (
+                <PlainButton onPress={() => setAsking('skipped')} aria-label={`Skip: ${task.title}`}>
+                  skip
+                </PlainButton>
+              )}
             </Line>
           )}
         </>
@@ -94,7 +103,7 @@ export function TaskCard({ plan, task, next, onForm }: TaskCardProps) {
 }
 
 /** The doing of a task. */
-function TaskAct({ plan, task, next, onForm }: TaskCardProps) {
+function TaskAct({ plan, task, next, onForm }: Omit<TaskCardProps, 'heading'>) {
   const { journal, settings } = useHousehold()
   const now = useNow()
   const { keep, busy, unkept } = useKeeping()
@@ -181,7 +190,7 @@ function TaskAct({ plan, task, next, onForm }: TaskCardProps) {
 }
 
 /** A dose: its caution first, then the button with the amount; what must never meet it stops it. */
-function DoseAct({ plan, task, next, onForm }: TaskCardProps) {
+function DoseAct({ plan, task, next, onForm }: Omit<TaskCardProps, 'heading'>) {
   const { journal } = useHousehold()
   const now = useNow()
   const { keep, busy, unkept } = useKeeping()

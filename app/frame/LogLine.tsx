@@ -2,7 +2,9 @@ import { useId, useMemo, useRef, useState, type KeyboardEvent } from 'react'
 import { styled } from 'styled-components'
 import { readLine } from '../../core/logline/read.ts'
 import type { Choice, ReadBack } from '../../core/logline/types.ts'
-import type { Entry } from '../../core/journal/entry.ts'
+import { courseVerdict, VERDICT_WORDS } from '../../core/courses/range-words.ts'
+import type { Content, Entry } from '../../core/journal/entry.ts'
+import type { Journal } from '../../core/journal/journal.ts'
 import { useKeeping, UnkeptNote } from '../journal/keeping.tsx'
 import { useHousehold } from '../journal/provider.tsx'
 import { PlainButton } from '../look/buttons.ts'
@@ -82,6 +84,10 @@ const Back = styled.div`
 
 const Unsure = styled.span`
   color: var(--soon);
+`
+
+const OutOfRange = styled.strong`
+  color: var(--act);
 `
 
 const KeepButton = styled.button`
@@ -272,6 +278,17 @@ function Kept({ kept, onUndo }: { kept: { entries: Entry[]; undone: boolean }; o
   )
 }
 
+/** What a copper reading means to the course it belongs to. */
+function Verdict({ content, journal }: { content: Content; journal: Journal }) {
+  const verdict = content.kind === 'reading' ? courseVerdict(journal, content) : null
+  if (verdict === null) return null
+  return verdict === 'under' || verdict === 'over' ? (
+    <OutOfRange>, {VERDICT_WORDS[verdict]}</OutOfRange>
+  ) : (
+    <>, {VERDICT_WORDS[verdict]}</>
+  )
+}
+
 function ReadingBack({ back, wording, now }: { back: ReadBack; wording: ReturnType<typeof wordingOf>; now: number }) {
   const { settings } = useHousehold()
   if (back.state === 'empty') return null
@@ -286,6 +303,7 @@ function ReadingBack({ back, wording, now }: { back: ReadBack; wording: ReturnTy
         <span key={i}>
           {i > 0 && ' · '}
           <Marks marks={contentReadBack(content, wording)} />
+          <Verdict content={content} journal={wording.journal} />
         </span>
       ))}
       , {isNow ? 'now' : momentBeside(at, now, settings.clock)}

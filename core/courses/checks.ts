@@ -183,14 +183,15 @@ export function concernsOf(journal: Journal, tankId: string, treatment: Treatmen
     ...interactionConcerns(treatment.dose.agent, contextsOf(journal, tank, treatment, residents, now)),
     ...sensitivityConcerns(residents, treatment),
   ]
-  return concerns
-    .filter(
-      (concern, i) =>
-        concerns.findIndex(
-          (other) => other.rule === concern.rule && other.what === concern.what && other.reason === concern.reason,
-        ) === i,
-    )
-    .sort((a, b) => SEVERITY_RANK[a.severity] - SEVERITY_RANK[b.severity])
+  // One row speaks once, of everything it meets here.
+  const byRow = new Map<string, Concern>()
+  for (const concern of concerns) {
+    const key = `${concern.rule}|${concern.severity}|${concern.reason}`
+    const same = byRow.get(key)
+    if (!same) byRow.set(key, { ...concern })
+    else if (!same.what.split('; ').includes(concern.what)) same.what += `; ${concern.what}`
+  }
+  return [...byRow.values()].sort((a, b) => SEVERITY_RANK[a.severity] - SEVERITY_RANK[b.severity])
 }
 
 /** Whether straight-to-the-dose is allowed for these animals, quarantine.md 5.5, and in which words. */

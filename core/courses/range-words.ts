@@ -1,4 +1,7 @@
 import type { Dose } from '../catalogue/treatments/treatments.ts'
+import type { ContentOf } from '../journal/entry.ts'
+import type { Journal } from '../journal/journal.ts'
+import { coursesOf } from './course.ts'
 
 export type RangeVerdict = 'in' | 'probably-in' | 'under' | 'over'
 
@@ -27,3 +30,22 @@ export const VERDICT_WORDS: Record<RangeVerdict, string> = {
 /** Whether no single reading of such a kit can be sure in such a band: then three are averaged (quarantine.md 5.4). */
 export const needsThreeReadings = (uncertainty: number, { low, high }: Pick<Dose, 'low' | 'high'>): boolean =>
   high - low < 2 * uncertainty
+
+/** What a copper reading means to the course that runs in its tank at its time; null where there is none. */
+export function courseVerdict(
+  journal: Journal,
+  {
+    tankId,
+    parameter,
+    result,
+    uncertainty,
+    happened,
+  }: Pick<ContentOf<'reading'>, 'tankId' | 'parameter' | 'result' | 'uncertainty' | 'happened'>,
+): RangeVerdict | null {
+  if (parameter !== 'copper' || result.kind !== 'value') return null
+  const at = Date.parse(happened)
+  const course = coursesOf(journal).find(
+    (one) => one.tankId === tankId && one.startedAt <= at && (one.ended === null || at <= one.ended.at),
+  )
+  return course ? rangeVerdict(result.value, uncertainty ?? 0, course.dose) : null
+}

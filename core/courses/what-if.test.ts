@@ -98,7 +98,7 @@ describe('what if', () => {
     expect(at(broke)).toBeGreaterThan(5 * at(whole))
     expect(broke.plan(7, '09:00').clock.runFrom).toBeGreaterThan(broke.ms(7, '05:00') - MS_PER_HOUR)
     expect(ifNotRestarted(whole.plan(7, '09:00'))).toBeNull()
-    const ignored = riskOf(ifNotRestarted(broke.plan(7, '09:00'))!, 'marine-ich')
+    const ignored = riskOf(ifNotRestarted(broke.plan(7, '09:00'))!.risks, 'marine-ich')
     expect(ignored).toBeGreaterThan(0.1)
     expect(ignored).toBeLessThan(0.6)
   })

@@ -89,10 +89,11 @@ export function ifMoved({ clock }: CoursePlan, at: number): ParasiteRisk[] {
 }
 
 /** The risk of going on as if the count had not broken: moving so many days after the water first was in range. Null without a break. */
-export function ifNotRestarted({ clock, course }: CoursePlan): ParasiteRisk[] | null {
+export function ifNotRestarted({ clock, course }: CoursePlan): { movedAt: number; risks: ParasiteRisk[] } | null {
   const first = firstInRange(clock)
   if (first === null || first === clock.runFrom || clock.runFrom === null) return null
-  return movedAt(first, clock, first + course.requiredDays * 24 * MS_PER_HOUR)
+  const at = first + course.requiredDays * 24 * MS_PER_HOUR
+  return { movedAt: at, risks: movedAt(first, clock, at) }
 }
 
 /** The risk left at the end of a course that stays in one tank. Empty while there is no run. */

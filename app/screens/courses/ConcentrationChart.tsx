@@ -55,7 +55,7 @@ interface Row {
   low?: boolean
 }
 
-function rowsOf({ facts, course, known }: CoursePlan, fit: ConcentrationFit | null, until: number): Row[] {
+function rowsOf({ facts, course, known, clock }: CoursePlan, fit: ConcentrationFit | null, until: number): Row[] {
   const { readings, events, volumeL, now } = facts
   if (volumeL === null) return []
   const rows: Row[] = []
@@ -77,7 +77,12 @@ function rowsOf({ facts, course, known }: CoursePlan, fit: ConcentrationFit | nu
     rows.push({ at: from, known: a }, { at: to, known: b })
   for (const { ms, mgPerL, sdMgPerL } of readings) {
     const width = 2 * (sdMgPerL ?? 0)
-    rows.push({ at: ms, reading: mgPerL, spread: [Math.min(mgPerL, width), width], low: mgPerL < course.dose.low })
+    rows.push({
+      at: ms,
+      reading: mgPerL,
+      spread: [Math.min(mgPerL, width), width],
+      low: clock.breaks.some(({ from, to }) => ms >= from && (to === null || ms < to)),
+    })
   }
   // From the last reading on everything is hope: what was dosed since, then the forecast.
   const last = readings.at(-1)
@@ -221,15 +226,21 @@ export default function ConcentrationChart({ plan, fit, zone, now }: ChartProps)
               payload?.reading === undefined ? (
                 <g key={String(key)} />
               ) : (
-                <circle
-                  key={String(key)}
-                  cx={cx}
-                  cy={cy}
-                  r={4}
-                  fill="var(--sheet)"
-                  stroke={payload.low ? 'var(--act)' : 'var(--ink)'}
-                  strokeWidth={1.8}
-                />
+                <g key={String(key)}>
+                  <circle
+                    cx={cx}
+                    cy={cy}
+                    r={4}
+                    fill="var(--sheet)"
+                    stroke={payload.low ? 'var(--act)' : 'var(--ink)'}
+                    strokeWidth={1.8}
+                  />
+                  {payload.low && (
+                    <text x={(cx ?? 0) + 9} y={(cy ?? 0) + 17} fontSize={14} fontWeight={700} fill="var(--act)">
+                      {payload.reading.toFixed(2)} under range
+                    </text>
+                  )}
+                </g>
               )
             }
           >
@@ -260,7 +271,7 @@ const Flag = ({ x, y, dose }: { x: number; y: number; dose: boolean }) => (
   <g>
     <line x1={x} y1={y} x2={x} y2={y - 16} stroke="var(--ink)" strokeWidth={1.2} />
     <path
-      d={`M${x} ${y - 16} l9 3.5 l-9 3.5 z`}
+      d={`M${x} ${y - 16} l${dose ? 9 : -9} 3.5 l${dose ? -9 : 9} 3.5 z`}
       fill={dose ? 'var(--ink)' : 'var(--sheet)'}
       stroke="var(--ink)"
       strokeWidth={1.1}

@@ -17,6 +17,7 @@ import { useNow } from '../../frame/now.tsx'
 import { useHousehold } from '../../journal/provider.tsx'
 import { ButtonLink } from '../../look/buttons.ts'
 import { Page, TwoParts } from '../../look/page.ts'
+import { useIsPhone } from '../../look/useWidth.ts'
 import { Bar, Figure, Heading, Quiet, Rows, Small, Stack, Title } from '../../look/text.ts'
 import { figures, listed } from '../../words/numbers.ts'
 import { quantityText, volume } from '../../words/quantities.ts'
@@ -70,6 +71,7 @@ function CourseBody({ plan }: { plan: CoursePlan }) {
   const { clock: zone, units } = settings
   const { course, facts, clock } = plan
   const tank = tankById(journal, course.tankId)
+  const isPhone = useIsPhone()
   const fit = useMemo(() => copperFit(facts), [facts])
   const who = course.animalIds.flatMap((id) => animalById(journal, id) ?? []).map(animalLabel)
   const concerns = course.ended
@@ -105,6 +107,7 @@ function CourseBody({ plan }: { plan: CoursePlan }) {
               ))}
             </Stack>
           )}
+          {isPhone && <Next plan={plan} />}
           {course.ended && (
             <Bar $tone="second">
               {course.ended.outcome === 'finished' ? 'Finished' : 'Stopped'}{' '}
@@ -143,7 +146,7 @@ function CourseBody({ plan }: { plan: CoursePlan }) {
           <ToCome plan={plan} />
         </Stack>
         <Stack $gap={24}>
-          <Next plan={plan} />
+          {!isPhone && <Next plan={plan} />}
           <ShelfLine plan={plan} />
           <WhatIf plan={plan} />
           <Rules plan={plan} />
@@ -176,6 +179,7 @@ function Next({ plan }: { plan: CoursePlan }) {
               plan={plan}
               task={task}
               next={i === 0}
+              heading="h3"
               onForm={(form) => void navigate(`/?tank=${task.tankId}&form=${form}`)}
             />
           </li>

@@ -26,6 +26,7 @@ import { Page, TwoParts } from '../../look/page.ts'
 import { Bar, Figure, Heading, Line, Rows, Small, Stack, Title } from '../../look/text.ts'
 import { capital } from '../../words/numbers.ts'
 import { quantityText, volume } from '../../words/quantities.ts'
+import { sourceWords } from '../../words/sources.ts'
 import { concernKey, fishIn, rampChoices, startContent, startProblems, type StartValues } from './start.ts'
 
 const Choice = styled.div`
@@ -154,7 +155,7 @@ export function StartCourse() {
                   name="tankId"
                   onPick={pickTank}
                   label="Tank"
-                  problem={problems['tankId']}
+                  problem={problems['tankId'] ?? startProblems(values, context)['tankId']}
                   options={tanks.map(({ id, name }) => ({ value: id, label: name }))}
                   hint={
                     tank?.volume
@@ -191,13 +192,13 @@ export function StartCourse() {
                     value: one.id,
                     label: `${shortCourseName(one.id).replace('Copper, ', '')}: ${one.low.toFixed(2)} to ${one.high.toFixed(2)} mg/L`,
                   }))}
-                  hint={dose.source}
+                  hint={sourceWords(dose.source)}
                 />
                 <SelectField
                   control={form.control}
                   name="length"
                   label="Length"
-                  problem={choice && !choice.allowed ? { message: choice.why } : problems['length']}
+                  problem={choice && !choice.allowed ? { message: sourceWords(choice.why) } : problems['length']}
                   options={COURSE_LENGTHS.map(({ id, name }) => ({ value: id, label: name }))}
                 />
                 {values.length === 'fourteen-then-move' && (
@@ -273,7 +274,9 @@ export function StartCourse() {
                 </Rows>
               </section>
             )}
-            {preview && <Preview preview={preview} isMoving={values.length === 'fourteen-then-move'} />}
+            {preview && !context.isTaken && concerns.every(({ override }) => override !== 'none') && (
+              <Preview preview={preview} isMoving={values.length === 'fourteen-then-move'} />
+            )}
             <Stack $gap={12}>
               <Bar $tone="soon">
                 {ingredientById(dose.agent)?.caution} {ingredientById(dose.agent)?.law} Follow the label; ask a licensed

@@ -55,9 +55,12 @@ const isGrave = (risks: readonly ParasiteRisk[]) => risks.some(({ risk }) => ris
 
 /** What a keeper asks before doing something: answered in doses, dates and the risk left. */
 export function WhatIf({ plan }: { plan: CoursePlan }) {
+  const { settings } = useHousehold()
+  const now = useNow()
   const { course, clock } = plan
   if (course.ended || plan.observation || !plan.known) return null
   const ignored = ifNotRestarted(plan)
+  const { clock: zone } = settings
   return (
     <section>
       <Heading>What if</Heading>
@@ -71,8 +74,8 @@ export function WhatIf({ plan }: { plan: CoursePlan }) {
       )}
       {ignored && (
         <Question>
-          the count had not begun again
-          <Answer $tone="act">left: {risksText(ignored)}</Answer>
+          the break is not counted, and they move {dayBeside(zone.dayOf(ignored.movedAt), zone.dayOf(now))}
+          <Answer $tone="act">left: {risksText(ignored.risks)}</Answer>
         </Question>
       )}
       <Small style={{ paddingTop: 8 }}>

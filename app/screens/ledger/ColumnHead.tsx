@@ -70,6 +70,13 @@ const CourseLink = styled(Link)`
     margin-bottom: 4px;
     white-space: nowrap;
   }
+  span:first-child {
+    overflow: hidden;
+    text-overflow: ellipsis;
+  }
+  span:last-child {
+    flex: none;
+  }
   &[data-hovered] span:first-child {
     text-decoration: underline;
   }
@@ -145,7 +152,7 @@ function CourseLine({ plan }: { plan: CoursePlan }) {
     <CourseLink href={`/courses/${plan.course.id}`}>
       <div>
         <span>{shortCourseName(plan.course.dose.id)}</span>
-        <Figure $size={14}>{phaseWords(plan)}</Figure>
+        <span>{phaseWords(plan)}</span>
       </div>
       <ClockStrip plan={plan} zone={settings.clock} now={now} small />
     </CourseLink>

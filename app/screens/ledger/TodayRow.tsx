@@ -79,11 +79,15 @@ const When = styled.div`
   }
 `
 
+const TaskPlace = styled.div<{ $first: boolean }>`
+  ${({ $first }) => !$first && 'border-top: 1px dotted var(--strong-rule); padding-top: 12px;'}
+`
+
 const Due = styled.div`
   display: flex;
   flex-direction: column;
   gap: 4px;
-  h3 {
+  h2 {
     font-size: 17px;
     line-height: 1.25;
   }
@@ -235,13 +239,15 @@ function TodayInside({ day, column: { tank }, gutter }: { day: Day; column: Colu
         </Bar>
       ))}
       {due.map(({ plan, task }, i) => (
-        <TaskCard
-          key={task.id}
-          plan={plan}
-          task={task}
-          next={i === 0}
-          onForm={(form) => openBeside({ show: 'form', form, tankId: tank.id, day: null })}
-        />
+        <TaskPlace key={task.id} $first={i === 0}>
+          <TaskCard
+            plan={plan}
+            task={task}
+            next={i === 0}
+            heading="h2"
+            onForm={(form) => openBeside({ show: 'form', form, tankId: tank.id, day: null })}
+          />
+        </TaskPlace>
       ))}
       {expected.map((arrival) => (
         <Due key={arrival.expectedId}>
@@ -250,7 +256,7 @@ function TodayInside({ day, column: { tank }, gutter }: { day: Day; column: Colu
               ? `expected since ${timeOf(arrival.dueAt, settings.clock)}`
               : `expected at ${timeOf(arrival.dueAt, settings.clock)}`}
           </When>
-          <h3>{arrival.name ?? (arrival.count > 1 ? `${arrival.count} ${arrival.species}` : arrival.species)}</h3>
+          <h2>{arrival.name ?? (arrival.count > 1 ? `${arrival.count} ${arrival.species}` : arrival.species)}</h2>
           <div>
             <ButtonLink href={`/tanks/${tank.id}/add-animal?expected=${arrival.expectedId}`}>
               Log the arrival
@@ -265,7 +271,7 @@ function TodayInside({ day, column: { tank }, gutter }: { day: Day; column: Colu
           {lines.map((line) => (
             <li key={line.id}>
               <button type="button" onClick={() => openBeside({ show: 'entry', id: line.id })}>
-                <time>✓ {timeOf(line.at, settings.clock)}</time>
+                <time>✓ {timeOf(line.at, settings.clock)}</time>{' '}
                 {line.struck ? (
                   <s>{marksText(contentMarks(line.content, wording, tank.id))}</s>
                 ) : (

@@ -6,6 +6,8 @@ import type { Tank } from '../../../../core/household/tanks.ts'
 import type { UnitHabits } from '../../../../core/household/settings.ts'
 import type { ContentOf } from '../../../../core/journal/entry.ts'
 import type { Journal } from '../../../../core/journal/journal.ts'
+import { courseVerdict, VERDICT_WORDS } from '../../../../core/courses/range-words.ts'
+import { iso } from '../../../../core/time/zone.ts'
 import { readReading } from '../../../../core/logline/reading.ts'
 import { tokenize } from '../../../../core/logline/tokens.ts'
 import { isStop } from '../../../../core/logline/types.ts'
@@ -87,7 +89,14 @@ export function ReadingForm({ tank, day, correcting, onDone }: FormProps<Content
       ...start,
     },
   })
-  const more = form.watch('more')
+  const [more, figures] = form.watch(['more', 'figures'])
+  /** In a copper course: what the typed value means, before it is kept. */
+  const verdictOf = (parameter: Parameter, text: string | undefined): string | undefined => {
+    if (parameter.id !== 'copper' || !text?.trim()) return undefined
+    const one = readFigureOf(parameter, text, tank, iso(now), { journal, settings, now })
+    const verdict = 'content' in one ? courseVerdict(journal, one.content) : null
+    return verdict ? VERDICT_WORDS[verdict] : undefined
+  }
   const shown = corrected
     ? [parameterById(corrected.parameter)!]
     : [...usual, ...(more && !usual.some(({ id }) => id === more) ? [parameterById(more)!] : [])]
@@ -123,9 +132,10 @@ export function ReadingForm({ tank, day, correcting, onDone }: FormProps<Content
                   autoFocus={i === 0}
                   problem={problems[parameter.id]}
                   hint={
-                    last
+                    verdictOf(parameter, figures[parameter.id]) ??
+                    (last
                       ? `last ${quantityText(parameterValue(parameter.id, last.value, settings.units))}, ${dayBeside(settings.clock.dayOf(last.at), settings.clock.dayOf(now))}`
-                      : 'not tested yet'
+                      : 'not tested yet')
                   }
                 />
               )

@@ -1,0 +1,109 @@
+import { copperChoice } from '../../../core/courses/copper-choices.ts'
+import type { Concern } from '../../../core/courses/checks.ts'
+import { courseById } from '../../../core/courses/course.ts'
+import { ward } from '../../../core/courses/testing.ts'
+import { productById } from '../../../core/household/shelf.ts'
+import { tankById } from '../../../core/household/tanks.ts'
+import { contentFault } from '../../../core/journal/check.ts'
+import { concernKey, fishIn, rampChoices, startContent, startProblems, type StartValues } from './start.ts'
+
+const it = ward()
+const tank = tankById(it.journal, 'quar')!
+const values: StartValues = {
+  tankId: 'quar',
+  doseId: 'cu-chelated-std',
+  length: 'fourteen-then-move',
+  animalIds: ['needle', 'burr'],
+  productId: 'bottle',
+  rampHours: '24',
+  direct: false,
+  readAt: '08:00',
+  moveToTankId: 'obs',
+  whys: {},
+  agreed: {},
+}
+const context = {
+  tank,
+  choice: copperChoice('cu-chelated-std', 'fourteen-then-move'),
+  product: productById(it.journal, 'bottle'),
+  concerns: [] as Concern[],
+  directAllowed: true,
+  isTaken: false,
+}
+const concern = (severity: Concern['severity'], override: Concern['override']): Concern => ({
+  rule: 'cu-rock',
+  severity,
+  what: 'Quarantine holds rock or sand',
+  reason: 'it binds',
+  override,
+})
+
+test('with all said there is nothing in the way, and what is kept is a course', () => {
+  expect(startProblems(values, context)).toEqual({})
+  const content = startContent(values, context, { courseId: 'new', happened: '2026-11-23T18:00:00Z', kitId: 'kit' })
+  expect(contentFault(content)).toBeNull()
+  it.write(content)
+  expect(courseById(it.journal, 'new')).toMatchObject({ requiredDays: 14, moveToTankId: 'obs', rampHours: 24 })
+})
+
+test.each<[string, Partial<StartValues>, Partial<typeof context>, string, RegExp]>([
+  ['no net volume', {}, { tank: { ...tank, volume: null } }, 'tankId', /not worked out/],
+  ['a net volume of zero', {}, { tank: { ...tank, volume: { ...tank.volume!, netL: 0 } } }, 'tankId', /not worked out/],
+  ['another course', {}, { isTaken: true }, 'tankId', /finish or stop it/],
+  ['no fish', { animalIds: [] }, {}, 'animalIds', /which fish/],
+  ['no product', { productId: '' }, { product: null }, 'productId', /with its strength/],
+  ['a product of another form', { productId: 'x' }, { product: null }, 'productId', /this form of copper/],
+  ['nowhere to move to', { moveToTankId: '' }, {}, 'moveToTankId', /sterile/],
+  ['a time that is none', { readAt: '8' }, {}, 'readAt', /08:00/],
+  ['straight to a dose that may not be', { direct: true }, { directAllowed: false }, 'direct', /slow on purpose/],
+  [
+    'a length the handbook does not hold',
+    {},
+    { choice: copperChoice('cu-chelated-gentle', 'fourteen-then-move') },
+    'length',
+    /held for 30 days/,
+  ],
+])('%s is told beside its field', (_words, changed, around, field, message) => {
+  const problems = startProblems({ ...values, ...changed }, { ...context, ...around })
+  expect(problems[field]?.message).toMatch(message)
+  expect(Object.keys(problems)).toHaveLength(1)
+})
+
+describe('what speaks against it', () => {
+  const problemOf = (one: Concern, changed: Partial<StartValues> = {}) =>
+    Object.values(startProblems({ ...values, ...changed }, { ...context, concerns: [one] })).map(
+      ({ message }) => message,
+    )
+  const key = concernKey(concern('block', 'reason'))
+  test('never: nothing gets round it', () => {
+    expect(problemOf(concern('never', 'none'), { whys: { [key]: 'I want to' }, agreed: { [key]: true } })).toEqual([
+      'there is no way round this',
+    ])
+  })
+  test('block: a written reason, and where it says so a veterinarian', () => {
+    expect(problemOf(concern('block', 'reason'))).toEqual(['why it is done all the same, in a few words'])
+    expect(problemOf(concern('block', 'reason'), { whys: { [key]: 'bare rock' } })).toEqual([])
+    expect(problemOf(concern('block', 'reason-and-vet'), { whys: { [key]: 'ulcer' } })).toEqual([
+      'only when a veterinarian has agreed',
+    ])
+  })
+  test('caution: read; a note stands in nobody’s way', () => {
+    expect(problemOf(concern('caution', 'confirm'))).toEqual(['read it, and tick that you have'])
+    expect(problemOf(concern('caution', 'confirm'), { agreed: { [key]: true } })).toEqual([])
+    expect(problemOf(concern('note', 'confirm'))).toEqual([])
+  })
+  test('what was set aside is kept with the course, with the reason', () => {
+    const content = startContent(
+      { ...values, whys: { [key]: ' bare rock ' }, agreed: {} },
+      { ...context, concerns: [concern('block', 'reason')] },
+      { courseId: 'n', happened: '2026-11-23T18:00:00Z', kitId: undefined },
+    )
+    expect(content.overrides).toEqual([{ rule: 'cu-rock', why: 'bare rock', vetAgreed: false }])
+  })
+})
+
+test('only fish are offered, and only the steps the handbook names', () => {
+  expect(fishIn(it.journal, 'quar').map(({ id }) => id)).toEqual(['burr', 'needle'])
+  expect(rampChoices('cu-chelated')).toEqual([24, 12])
+  expect(rampChoices('cu-amine')).toEqual([48])
+})
