@@ -1,5 +1,5 @@
 import { X } from 'lucide-react'
-import { useEffect, useRef, useState, type ReactNode } from 'react'
+import { useContext, useEffect, useRef, useState, type ReactNode } from 'react'
 import { styled } from 'styled-components'
 import { linesOn } from '../../../core/ledger/days.ts'
 import { tankById, type Tank } from '../../../core/household/tanks.ts'
@@ -7,6 +7,8 @@ import type { ContentKind, ContentOf } from '../../../core/journal/entry.ts'
 import type { Line } from '../../../core/journal/journal.ts'
 import { tanksOf as tanksOfContent } from '../../../core/journal/subjects.ts'
 import type { Day } from '../../../core/time/zone.ts'
+import { dueOn } from '../../courses/usePlans.ts'
+import { amountText, makesText } from '../../courses/words.ts'
 import { useNow } from '../../frame/now.tsx'
 import { isTyping } from '../../frame/shortcuts.ts'
 import { useKeeping, UnkeptNote } from '../../journal/keeping.tsx'
@@ -21,6 +23,7 @@ import { ReadingForm } from './forms/ReadingForm.tsx'
 import { ChangeForm, DoseForm } from './forms/WaterForms.tsx'
 import { Marks } from './marks.tsx'
 import type { Beside, FormKind } from './opened.ts'
+import { PlansContext } from './plans.ts'
 
 const Aside = styled.aside`
   flex: none;
@@ -169,6 +172,28 @@ function EntryFields({
   }
 }
 
+/** What is due on a day to come, as far as it is known today. */
+function DueAhead({ tankId, day, today }: { tankId: string; day: Day; today: Day }) {
+  const { settings } = useHousehold()
+  const due = dueOn(useContext(PlansContext), tankId, day, today, settings.clock)
+  if (due.length === 0) return <Small>Nothing is due on this day, as far as is known.</Small>
+  return (
+    <Rows>
+      {due.map(({ task }) => (
+        <li key={task.id}>
+          <strong>{task.title}</strong>
+          {task.dose && `, ${amountText(task.dose)}, ${makesText(task.dose)}`}
+          <br />
+          <Quiet>
+            {timeOf(task.best, settings.clock)}, {task.why}
+            {task.waitsFor && `; waits for: ${task.waitsFor.join('; ')}`}
+          </Quiet>
+        </li>
+      ))}
+    </Rows>
+  )
+}
+
 const DayLine = styled.button`
   display: grid;
   grid-template-columns: 52px 1fr;
@@ -211,12 +236,9 @@ function DayPanel({
   return (
     <Shell title={`${tank.name}, ${dayAs(day, 'EEEE d MMMM')}`} onClose={onClose}>
       <Stack $gap={20}>
+        {ahead && <DueAhead tankId={tank.id} day={day} today={today} />}
         {lines.length === 0 ? (
-          <Small>
-            {ahead
-              ? 'What is due on this day stands in the ledger as far as it is known.'
-              : 'Nothing was written down on this day.'}
-          </Small>
+          !ahead && <Small>Nothing was written down on this day.</Small>
         ) : (
           <Rows>
             {lines.map((line) => (
