@@ -1,3 +1,6 @@
+import { invalid, ok, type Result } from '../result/result.ts'
+import type { PeroxideStrength, PeroxideStrengthInput } from './peroxide.schema.ts'
+
 /** Density of hydrogen peroxide solutions at 20 °C: percent by mass, g/mL (design contract). */
 const DENSITY: readonly (readonly [percent: number, gPerMl: number])[] = [
   [0, 0.9982],
@@ -37,4 +40,13 @@ export function peroxideDensity(percentByMass: number): number | null {
 export function peroxideMgPerMl(percentByMass: number): number | null {
   const density = peroxideDensity(percentByMass)
   return density === null ? null : MG_PER_ML_PER_PERCENT * percentByMass * density
+}
+
+/** What a peroxide solution holds: its density and its hydrogen peroxide in a mL. */
+export function peroxideStrength({ percentByMass }: PeroxideStrengthInput): Result<PeroxideStrength> {
+  const densityGPerMl = peroxideDensity(percentByMass)
+  const mgPerMl = peroxideMgPerMl(percentByMass)
+  if (densityGPerMl === null || mgPerMl === null)
+    return invalid('/percentByMass', `expected at most ${MAX_PEROXIDE_PERCENT} %; came ${percentByMass}`)
+  return ok({ densityGPerMl, mgPerMl })
 }

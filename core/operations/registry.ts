@@ -1,9 +1,23 @@
+import { planAcclimation } from '../acclimation/plan.ts'
+import { simulateAcclimation } from '../acclimation/simulate.ts'
 import { compareAmmonia, freeAmmonia } from '../ammonia/ammonia.ts'
 import { therapeuticClock } from '../clock/clock.ts'
 import { concentrationFit } from '../concentration/fit.ts'
 import { concentrationPath } from '../concentration/path.ts'
+import type { DiagnosisInput } from '../diagnosis/diagnosis.schema.ts'
+import { rankDiagnosis } from '../diagnosis/rank.ts'
+import { peroxideStrength } from '../dosing/peroxide.ts'
+import { microscopyRatio } from '../evidence/microscopy.ts'
+import { trendFit } from '../evidence/trend.ts'
+import { estimateUptake } from '../evidence/uptake.ts'
+import { pestClearance } from '../pests/clearance.ts'
+import { dipPlan } from '../pests/dip-plan.ts'
+import { checkTransfers } from '../transfer/transfer.ts'
+import { uvSize } from '../uv/uv.ts'
+import { signTable } from '../catalogue/sign-tables/sign-tables.ts'
 import { doseAmount, doseRamp, redose } from '../dosing/dosing.ts'
 import { readJournal } from '../journal/read.ts'
+import type { PestClearanceInput } from '../pests/pests.schema.ts'
 import type { Result } from '../result/result.ts'
 import { courseRisk } from '../risk/course-risk.ts'
 import { fallowRisk } from '../risk/fallow-risk.ts'
@@ -46,6 +60,21 @@ export const OPERATIONS = {
   'clock.therapeutic': operation('how long a level has provably stayed in its band', therapeuticClock),
   'course.risk': operation('probability that a parasite outlives a course of protected time and moves', courseRisk),
   'fallow.risk': operation('risk left after days without fish', fallowRisk),
+  'peroxide.strength': operation('density and strength of a peroxide solution', peroxideStrength),
+  'uptake.estimate': operation('how much of something a tank takes up in a day', estimateUptake),
+  'transfer.check': operation('whether moves and baths kept a transfer protocol’s rule', checkTransfers),
+  'dip.plan': operation('how often and how many times to dip for a pest that lays eggs', dipPlan),
+  'pest.clearance': operation('how often a course of dips clears a pest, by simulation', (input: PestClearanceInput) =>
+    pestClearance(input),
+  ),
+  'acclimation.simulate': operation('a bag floated, opened and mixed, minute by minute', simulateAcclimation),
+  'acclimation.plan': operation('the gentlest safe way from the bag to the tank', planAcclimation),
+  'trend.fit': operation('the robust line through readings, its suspects and when it meets a target', trendFit),
+  'microscopy.ratio': operation('share of dinoflagellates, slide by slide, and whether it changed', microscopyRatio),
+  'diagnosis.rank': operation('conditions ranked by what is seen, and what to look for next', (input: DiagnosisInput) =>
+    rankDiagnosis(input, signTable),
+  ),
+  'uv.size': operation('UV dose a pass and turnovers an hour', uvSize),
   'journal.read': operation('reads an exported journal file as the import does, keeping nothing', readJournal),
 } as const
 

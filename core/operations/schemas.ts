@@ -1,3 +1,4 @@
+import { AcclimationPlan, PlanInput, SimulateInput, Simulation } from '../acclimation/acclimation.schema.ts'
 import { AmmoniaComparison, CompareAmmoniaInput, FreeAmmonia, FreeAmmoniaInput } from '../ammonia/ammonia.schema.ts'
 import { Clock, ClockInput } from '../clock/clock.schema.ts'
 import {
@@ -7,6 +8,19 @@ import {
   ConcentrationPathInput,
 } from '../concentration/concentration.schema.ts'
 import { DoseAmount, DoseAmountInput, DoseRamp, DoseRampInput, Redose, RedoseInput } from '../dosing/dosing.schema.ts'
+import { Diagnosis, DiagnosisInput } from '../diagnosis/diagnosis.schema.ts'
+import { PeroxideStrength, PeroxideStrengthInput } from '../dosing/peroxide.schema.ts'
+import {
+  Microscopy,
+  MicroscopyInput,
+  TrendFit,
+  TrendFitInput,
+  Uptake,
+  UptakeInput,
+} from '../evidence/evidence.schema.ts'
+import { DipPlan, DipPlanInput, PestClearance, PestClearanceInput } from '../pests/pests.schema.ts'
+import { TransferCheck, TransferCheckInput } from '../transfer/transfer.schema.ts'
+import { UvSize, UvSizeInput } from '../uv/uv.schema.ts'
 import { JournalReadInput, JournalReadOutput } from '../journal/read.schema.ts'
 import { CourseRisk, CourseRiskInput, FallowRisk, FallowRiskInput } from '../risk/risk.schema.ts'
 import { Salinity, SalinityConvertInput, SalinitySwap, SalinitySwapInput } from '../salinity/salinity.schema.ts'
@@ -41,5 +55,16 @@ export const OPERATION_SCHEMAS: Record<OperationName, { input: TSchema; output: 
   'clock.therapeutic': { input: ClockInput, output: Clock },
   'course.risk': { input: CourseRiskInput, output: CourseRisk },
   'fallow.risk': { input: FallowRiskInput, output: FallowRisk },
+  'peroxide.strength': { input: PeroxideStrengthInput, output: PeroxideStrength },
+  'uptake.estimate': { input: UptakeInput, output: Uptake },
+  'transfer.check': { input: TransferCheckInput, output: TransferCheck },
+  'dip.plan': { input: DipPlanInput, output: DipPlan },
+  'pest.clearance': { input: PestClearanceInput, output: PestClearance },
+  'acclimation.simulate': { input: SimulateInput, output: Simulation },
+  'acclimation.plan': { input: PlanInput, output: AcclimationPlan },
+  'trend.fit': { input: TrendFitInput, output: TrendFit },
+  'microscopy.ratio': { input: MicroscopyInput, output: Microscopy },
+  'diagnosis.rank': { input: DiagnosisInput, output: Diagnosis },
+  'uv.size': { input: UvSizeInput, output: UvSize },
   'journal.read': { input: JournalReadInput, output: JournalReadOutput },
 }

@@ -81,3 +81,9 @@ export const weekdayOf = (day: Day): number => (((day + 4) % 7) + 7) % 7
 
 /** The instant as Brinvo keeps it: ISO 8601 in UTC. */
 export const iso = (ms: number): string => new Date(ms).toISOString()
+
+const LAST_INSTANT = Date.UTC(9999, 11, 31, 23, 59, 59, 999)
+
+/** Whether a number of ms is an instant that can be written down: before the year 10000. */
+export const isInstantMs = (ms: number): boolean =>
+  Number.isFinite(ms) && ms >= -62_167_219_200_000 && ms <= LAST_INSTANT

@@ -1,0 +1,87 @@
+import Type, { type Static } from 'typebox'
+import { MAX_MINUTES } from '../numbers/limits.ts'
+import { fraction, nonNegative, oneOf, pH, positive, strict } from '../schema/types.ts'
+
+const temperature = () => Type.Number({ minimum: 0, maximum: 40, description: '°C' })
+const salinity = () => Type.Number({ minimum: 0, maximum: 50, description: 'psu' })
+const minutes = (description?: string) =>
+  Type.Number({ minimum: 0, maximum: MAX_MINUTES, ...(description && { description }) })
+
+const water = {
+  temperatureC: temperature(),
+  salinityPsu: salinity(),
+  pH: pH(),
+  alkalinityDkh: positive(),
+}
+const bag = () => strict({ volumeL: positive(), ...water, tanMgPerL: nonNegative() })
+const tank = () => strict({ ...water, tanMgPerL: Type.Optional(nonNegative('0')) })
+const container = () => strict({ capacityL: positive(), leaveL: positive('what is left after a pour-off') })
+const float = () => strict({ minutes: minutes(), tauMinutes: Type.Optional(positive('12')) })
+const room = () => strict({ temperatureC: temperature(), tauMinutes: Type.Optional(positive('90')) })
+
+export const AcclimationMethod = Type.Union([
+  strict({ kind: Type.Literal('drip'), mlPerMinute: positive() }),
+  strict({ kind: Type.Literal('scoop'), scoopL: positive(), everyMinutes: positive() }),
+])
+export type AcclimationMethod = Static<typeof AcclimationMethod>
+
+export const SimulateInput = strict({
+  bag: bag(),
+  tank: tank(),
+  container: container(),
+  float: float(),
+  room: room(),
+  gasExchangePerHour: Type.Optional(nonNegative('0.8')),
+  airCo2Uatm: Type.Optional(nonNegative('600')),
+  method: AcclimationMethod,
+  minutes: minutes('open, after the float'),
+  excretionMgPerHour: Type.Optional(nonNegative('0')),
+})
+export type SimulateInput = Static<typeof SimulateInput>
+
+export const Simulation = strict({
+  points: Type.Array(
+    strict({
+      minute: nonNegative(),
+      volumeL: positive(),
+      temperatureC: Type.Number(),
+      salinityPsu: nonNegative(),
+      pH: Type.Number(),
+      tanMgPerL: nonNegative(),
+      freeAmmoniaMgPerL: nonNegative(),
+      bagWaterFraction: fraction(),
+    }),
+  ),
+  peak: strict({ freeAmmoniaMgPerL: nonNegative(), minute: nonNegative() }),
+})
+export type Simulation = Static<typeof Simulation>
+
+export const AnimalLimits = strict({
+  maxPsuPerHour: positive(),
+  matchPsu: positive(),
+  matchC: positive(),
+  maxFreeAmmoniaMgPerL: nonNegative(),
+  maxMinutes: minutes('float included'),
+})
+export type AnimalLimits = Static<typeof AnimalLimits>
+
+export const PlanInput = strict({
+  bag: bag(),
+  tank: tank(),
+  container: container(),
+  room: room(),
+  float: float(),
+  shippingHours: nonNegative(),
+  animal: AnimalLimits,
+  tankCanBeMatched: Type.Boolean(),
+})
+export type PlanInput = Static<typeof PlanInput>
+
+export const AcclimationPlan = strict({
+  advice: oneOf(['drip', 'scoop', 'match-and-release', 'no-safe-plan'] as const),
+  method: Type.Union([AcclimationMethod, Type.Null()]),
+  minutes: nonNegative('open, after the float'),
+  reasons: Type.Array(Type.String()),
+  simulation: Simulation,
+})
+export type AcclimationPlan = Static<typeof AcclimationPlan>

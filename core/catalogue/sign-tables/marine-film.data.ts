@@ -1,0 +1,50 @@
+import type { SignSheet } from './sign-sheet.ts'
+
+/**
+ * Signs of marine films, algae and blooms, outbreaks.md 3.1 (expert estimates, hobby practice). Columns are the conditions in the order of `conditions`; a row is how often its sign
+ * is seen in each. Signs of one group among colour, texture, shape and host: a yes leaves the others unanswered.
+ */
+export const SHEET: SignSheet = {
+  source: 'outbreaks.md 3.1: expert estimates',
+  conditions: ["diatoms", "cyano-marine", "dino-ostreopsis", "dino-prorocentrum", "dino-coolia", "dino-amphidinium-large", "dino-amphidinium-small", "chrysophytes", "gha-marine", "turf-algae", "bryopsis", "derbesia", "bubble-algae", "green-water", "bacterial-bloom"],
+  priors: { 'new-arrival': [0.18, 0.2, 0.06, 0.04, 0.03, 0.06, 0.03, 0.03, 0.17, 0.05, 0.05, 0.02, 0.05, 0.01, 0.02] },
+  signs: [
+    { id: "a-brown-golden", group: "colour", question: "mostly tan, brown or golden?", p: [0.95, 0.1, 0.95, 0.95, 0.95, 0.95, 0.95, 0.95, 0.05, 0.2, 0.01, 0.01, 0.01, 0.05, 0.01] },
+    { id: "a-red-maroon", group: "colour", question: "mostly red, maroon or purple?", p: [0.01, 0.6, 0.05, 0.05, 0.01, 0.01, 0.01, 0.01, 0.01, 0.4, 0.01, 0.01, 0.01, 0.01, 0.01] },
+    { id: "a-green", group: "colour", question: "mostly green?", p: [0.01, 0.2, 0.01, 0.01, 0.01, 0.01, 0.01, 0.01, 0.95, 0.4, 0.95, 0.95, 0.95, 0.95, 0.01] },
+    { id: "a-water-milky", group: "colour", question: "water itself milky white or grey?", p: [0.01, 0.01, 0.01, 0.01, 0.01, 0.01, 0.01, 0.01, 0.01, 0.01, 0.01, 0.01, 0.01, 0.05, 0.95] },
+    { id: "a-water-green", group: "colour", question: "water itself green?", p: [0.01, 0.01, 0.01, 0.01, 0.01, 0.01, 0.01, 0.01, 0.01, 0.01, 0.01, 0.01, 0.01, 0.95, 0.01] },
+    { id: "a-strings-bubbles", group: "texture", question: "slime strings with gas bubbles at the tips?", p: [0.05, 0.2, 0.95, 0.6, 0.6, 0.1, 0.2, 0.2, 0.05, 0.01, 0.01, 0.05, 0.01, 0.01, 0.01] },
+    { id: "a-sheet-peels", group: "texture", question: "a slimy sheet that lifts off in rags?", p: [0.05, 0.95, 0.1, 0.2, 0.1, 0.1, 0.1, 0.2, 0.01, 0.05, 0.01, 0.01, 0.01, 0.01, 0.01] },
+    { id: "a-dusting-film", group: "texture", question: "a thin powder film that wipes off as a cloud?", p: [0.95, 0.1, 0.1, 0.2, 0.2, 0.8, 0.6, 0.1, 0.05, 0.01, 0.01, 0.01, 0.01, 0.01, 0.01] },
+    { id: "a-gel-fluff", group: "texture", question: "soft golden jelly or cobweb fluff?", p: [0.05, 0.1, 0.2, 0.2, 0.2, 0.05, 0.1, 0.8, 0.01, 0.01, 0.01, 0.01, 0.01, 0.01, 0.01] },
+    { id: "a-soft-hair", group: "texture", question: "soft strands longer than 5 mm that pull out?", p: [0.05, 0.05, 0.01, 0.01, 0.01, 0.01, 0.01, 0.01, 0.95, 0.1, 0.2, 0.95, 0.01, 0.01, 0.01] },
+    { id: "a-wiry-mat", group: "texture", question: "short dense mat that cannot be pulled off by hand?", p: [0.01, 0.01, 0.01, 0.01, 0.01, 0.01, 0.01, 0.01, 0.1, 0.95, 0.05, 0.05, 0.01, 0.01, 0.01] },
+    { id: "a-feather-fronds", group: "texture", question: "fern or feather fronds with a centre stem?", p: [0.01, 0.01, 0.01, 0.01, 0.01, 0.01, 0.01, 0.01, 0.05, 0.05, 0.95, 0.05, 0.01, 0.01, 0.01] },
+    { id: "a-shiny-balls", group: "texture", question: "shiny balls that feel like grapes?", p: [0.01, 0.01, 0.01, 0.01, 0.01, 0.01, 0.01, 0.01, 0.01, 0.01, 0.01, 0.1, 0.95, 0.01, 0.01] },
+    { id: "a-earthy-smell", group: "test", question: "earthy, musty or fishy smell on the fingers?", p: [0.05, 0.6, 0.1, 0.1, 0.05, 0.05, 0.05, 0.05, 0.05, 0.05, 0.05, 0.05, 0.05, 0.05, 0.2] },
+    { id: "a-mainly-sand", group: "place", question: "mainly on the sand?", p: [0.6, 0.6, 0.2, 0.4, 0.2, 0.95, 0.8, 0.1, 0.05, 0.01, 0.01, 0.01, 0.01, 0.01, 0.01] },
+    { id: "a-on-rock-coral", group: "place", question: "mainly on rock, racks, macroalgae or bare coral skeleton?", p: [0.4, 0.4, 0.95, 0.6, 0.8, 0.1, 0.2, 0.8, 0.95, 0.95, 0.95, 0.95, 0.95, 0.01, 0.01] },
+    { id: "a-thins-at-night", group: "time", question: "clearly less before lights-on, back by midday?", p: [0.2, 0.2, 0.95, 0.6, 0.8, 0.8, 0.8, 0.1, 0.01, 0.01, 0.01, 0.01, 0.01, 0.05, 0.05] },
+    { id: "a-snails-dying", group: "context", question: "snails falling, limp or dying?", p: [0.05, 0.1, 0.6, 0.4, 0.2, 0.2, 0.4, 0.1, 0.05, 0.05, 0.05, 0.05, 0.05, 0.05, 0.1] },
+    { id: "a-m-tether-spin", group: "micro", question: "cells spin round one fixed point?", p: [0.01, 0.01, 0.95, 0.05, 0.1, 0.05, 0.05, 0.01, 0.01, 0.01, 0.01, 0.01, 0.01, 0.01, 0.01] },
+    { id: "a-m-oval-beak", group: "micro", question: "oval cells with a tiny front beak swimming in all directions?", p: [0.01, 0.01, 0.05, 0.05, 0.05, 0.95, 0.8, 0.01, 0.01, 0.01, 0.01, 0.01, 0.01, 0.01, 0.01] },
+    { id: "a-m-under-25um", group: "micro", question: "swimming cells shorter than 25 µm?", p: [0.05, 0.05, 0.05, 0.1, 0.2, 0.1, 0.95, 0.1, 0.01, 0.01, 0.01, 0.01, 0.01, 0.8, 0.05] },
+    { id: "a-m-notch-slow", group: "micro", question: "oval or heart cell, notch at one end, no cross groove, slow?", p: [0.05, 0.01, 0.05, 0.95, 0.1, 0.05, 0.05, 0.01, 0.01, 0.01, 0.01, 0.01, 0.01, 0.01, 0.01] },
+    { id: "a-m-round-swirl", group: "micro", question: "round 25-45 µm cells, swirling swim?", p: [0.01, 0.01, 0.1, 0.1, 0.95, 0.1, 0.1, 0.01, 0.01, 0.01, 0.01, 0.01, 0.01, 0.1, 0.01] },
+    { id: "a-m-chains", group: "micro", question: "unbranched chains of short discs?", p: [0.05, 0.95, 0.01, 0.01, 0.01, 0.01, 0.01, 0.01, 0.05, 0.01, 0.01, 0.01, 0.01, 0.01, 0.01] },
+    { id: "a-m-glass-shells", group: "micro", question: "mostly rigid boats, sticks or discs with a glass wall?", p: [0.95, 0.2, 0.1, 0.2, 0.1, 0.2, 0.2, 0.1, 0.1, 0.1, 0.05, 0.05, 0.05, 0.05, 0.01] },
+    { id: "a-m-still-in-jelly", group: "micro", question: "5-15 µm round golden cells motionless in jelly?", p: [0.05, 0.01, 0.01, 0.1, 0.01, 0.01, 0.05, 0.95, 0.01, 0.01, 0.01, 0.01, 0.01, 0.01, 0.01] },
+    { id: "a-m-cross-walls", group: "micro", question: "threads with cross-walls?", p: [0.01, 0.1, 0.01, 0.01, 0.01, 0.01, 0.01, 0.01, 0.95, 0.8, 0.01, 0.05, 0.01, 0.01, 0.01] },
+    { id: "a-m-tube-no-walls", group: "micro", question: "green tubes without any cross-wall?", p: [0.01, 0.01, 0.01, 0.01, 0.01, 0.01, 0.01, 0.01, 0.05, 0.05, 0.95, 0.95, 0.1, 0.01, 0.01] },
+    { id: "ctx-no3-po4-near-zero", group: "context", question: "NO3 < 1 and PO4 < 0.02 mg/L in the last month?", p: [0.2, 0.2, 0.8, 0.6, 0.6, 0.8, 0.8, 0.6, 0.2, 0.2, 0.2, 0.2, 0.2, 0.05, 0.2] },
+    { id: "ctx-no3-zero-po4-left", group: "context", question: "NO3 < 1 but PO4 >= 0.05 mg/L?", p: [0.2, 0.6, 0.1, 0.2, 0.1, 0.1, 0.1, 0.1, 0.2, 0.2, 0.2, 0.1, 0.1, 0.1, 0.1] },
+    { id: "ctx-no3-po4-high", group: "context", question: "NO3 > 20 or PO4 > 0.2 mg/L?", p: [0.2, 0.4, 0.05, 0.1, 0.05, 0.1, 0.1, 0.1, 0.6, 0.4, 0.4, 0.4, 0.4, 0.8, 0.4] },
+    { id: "ctx-tank-under-4-months", group: "context", question: "tank younger than 4 months?", p: [0.8, 0.4, 0.4, 0.4, 0.4, 0.4, 0.4, 0.4, 0.4, 0.1, 0.2, 0.2, 0.1, 0.2, 0.6] },
+    { id: "ctx-mature-rock-gone", group: "context", question: "dry-rock start, or mature rock or sand removed?", p: [0.4, 0.2, 0.6, 0.4, 0.4, 0.6, 0.6, 0.6, 0.2, 0.05, 0.1, 0.1, 0.05, 0.1, 0.2] },
+    { id: "ctx-aggressive-export", group: "context", question: "GFO, carbon dosing, oversized skimmer or algae reactor running hard?", p: [0.1, 0.2, 0.6, 0.6, 0.6, 0.6, 0.6, 0.4, 0.1, 0.1, 0.2, 0.1, 0.1, 0.05, 0.2] },
+    { id: "ctx-photoperiod-long", group: "context", question: "more than 10 h of bright light or sun?", p: [0.2, 0.4, 0.2, 0.2, 0.2, 0.2, 0.2, 0.2, 0.6, 0.4, 0.4, 0.4, 0.4, 0.6, 0.1] },
+    { id: "ctx-silicate-source", group: "context", question: "tap water or spent resin used for top-off, or new sand?", p: [0.8, 0.1, 0.1, 0.1, 0.1, 0.1, 0.1, 0.4, 0.2, 0.1, 0.1, 0.1, 0.1, 0.1, 0.1] },
+    { id: "ctx-die-off-or-carbon", group: "context", question: "just after a die-off, treatment, carbon overdose or heavy feeding?", p: [0.1, 0.4, 0.1, 0.1, 0.1, 0.1, 0.1, 0.1, 0.2, 0.1, 0.1, 0.1, 0.1, 0.4, 0.8] },
+  ],
+}
