@@ -10,6 +10,7 @@ export default defineConfig({
     modulePreload: { polyfill: false },
     chunkSizeWarningLimit: 700,
   },
+  worker: { format: 'es' },
   server: { host: '127.0.0.1', port: 5821 },
   plugins: [
     react(),

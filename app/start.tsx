@@ -9,6 +9,7 @@ import { JournalProvider } from './journal/provider.tsx'
 import { startLook } from './look/look.ts'
 import { startOffline } from './frame/offline.ts'
 import type { Ports } from './ports.ts'
+import { offerCore } from './worker/script.ts'
 import { makeWritesStrict } from './storage/durability.ts'
 
 /** Puts the app on the page. */
@@ -27,5 +28,6 @@ export function startApp(root: HTMLElement, ports: Ports): void {
       </QueryClientProvider>
     </StrictMode>,
   )
+  offerCore()
   startOffline()
 }

@@ -124,7 +124,7 @@ function whyNot(trials: readonly Trial[], { animal, bag, tank }: PlanInput): str
  * The gentlest way to bring an animal from its bag to the tank: every drip and scoop that is tried is simulated and judged by
  * the animal's limits. Where none keeps them, the tank is set to the bag beforehand; where that cannot be, there is no safe plan.
  */
-export function planAcclimation(input: PlanInput): Result<AcclimationPlan> {
+export function planAcclimation(input: PlanInput, progress?: (done: number) => void): Result<AcclimationPlan> {
   const { animal, float, tank, bag } = input
   const fault = acclimationFault(input)
   if (fault) return fault
@@ -138,7 +138,9 @@ export function planAcclimation(input: PlanInput): Result<AcclimationPlan> {
     simulateAcclimation({ ...shared, method, minutes } satisfies SimulateInput)
   const longest = animal.maxMinutes - float.minutes
   const trials: Trial[] = []
-  for (const method of candidates(input)) {
+  const methods = candidates(input)
+  for (const [i, method] of methods.entries()) {
+    progress?.(i / methods.length)
     const simulation = simulate(method, longest)
     if (!simulation.ok) continue
     trials.push(judge(simulation.value, method, input))

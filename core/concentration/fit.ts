@@ -3,70 +3,139 @@ import { MS_PER_HOUR } from '../time/zone.ts'
 import type { ConcentrationFit, ConcentrationFitInput } from './concentration.schema.ts'
 import { inTimeOrder } from './events.ts'
 
-/** What the model says at one reading: the level and its slopes by ln V and ln half-life. */
-interface Prediction {
-  level: number
-  byLogVolume: number
-  byLogHalfLife: number
-}
-
-type Model = (logVolume: number, logHalfLife: number) => Prediction[]
+const READING = 0
+const DOSE = 1
+const CHANGE = 2
 
 /**
- * The level is what was there and what changes bring (base) plus what doses bring (dosed ÷ V); both decay alike. Carrying
- * the slope of each by the decay rate along gives the model's derivatives without differences.
+ * Everything that happens from the start on as one row of moments, in flat arrays: the model is run hundreds of times over
+ * the same moments.
  */
-function modelOf(input: ConcentrationFitInput, readings: { ms: number }[]): Model {
-  const start = Date.parse(input.start.at)
-  const events = inTimeOrder(input.events).filter(({ ms }) => ms >= start)
-  return (logVolume, logHalfLife) => {
-    const volume = Math.exp(logVolume)
-    const rate = Math.LN2 / Math.exp(logHalfLife)
-    let base = input.start.mgPerL
-    let dosed = 0
-    let baseByRate = 0
-    let dosedByRate = 0
-    let at = start
-    let next = 0
-    const pass = (until: number) => {
-      const hours = (until - at) / MS_PER_HOUR
-      const left = Math.exp(-rate * hours)
-      baseByRate = (baseByRate - hours * base) * left
-      dosedByRate = (dosedByRate - hours * dosed) * left
-      base *= left
-      dosed *= left
-      at = until
-    }
-    return readings.map(({ ms }) => {
-      // An event at the instant of a reading follows it.
-      for (; next < events.length && events[next]!.ms < ms; next++) {
-        const event = events[next]!
-        pass(event.ms)
-        if (event.kind === 'dose') dosed += event.massMg
-        else if (event.kind === 'water-change') {
-          const kept = 1 - event.fraction
-          base = base * kept + (event.replacementMgPerL ?? 0) * event.fraction
-          baseByRate *= kept
-          dosed *= kept
-          dosedByRate *= kept
-        }
-      }
-      pass(ms)
-      return {
-        level: base + dosed / volume,
-        byLogVolume: -dosed / volume,
-        byLogHalfLife: (baseByRate + dosedByRate / volume) * -rate,
-      }
-    })
-  }
+interface Moments {
+  length: number
+  /** Hours since the moment before. */
+  hours: Float64Array
+  kind: Uint8Array
+  /** Of a dose its mass; of a change the share that stays; of a reading its level. */
+  value: Float64Array
+  /** Of a change what it brings, mg/L; of a reading its weight, 1/sd². */
+  other: Float64Array
 }
 
+function momentsOf(
+  input: ConcentrationFitInput,
+  readings: readonly { ms: number; mgPerL: number; sdMgPerL: number }[],
+): Moments {
+  const start = Date.parse(input.start.at)
+  const rows: { ms: number; kind: number; value: number; other: number }[] = readings.map(
+    ({ ms, mgPerL, sdMgPerL }) => ({
+      ms,
+      kind: READING,
+      value: mgPerL,
+      other: 1 / sdMgPerL ** 2,
+    }),
+  )
+  for (const event of inTimeOrder(input.events)) {
+    if (event.ms < start || event.kind === 'top-off') continue
+    rows.push(
+      event.kind === 'dose'
+        ? { ms: event.ms, kind: DOSE, value: event.massMg, other: 0 }
+        : {
+            ms: event.ms,
+            kind: CHANGE,
+            value: 1 - event.fraction,
+            other: (event.replacementMgPerL ?? 0) * event.fraction,
+          },
+    )
+  }
+  // An event at the instant of a reading follows it: readings were put in first and stay first.
+  rows.sort((a, b) => a.ms - b.ms)
+  const moments: Moments = {
+    length: rows.length,
+    hours: new Float64Array(rows.length),
+    kind: new Uint8Array(rows.length),
+    value: new Float64Array(rows.length),
+    other: new Float64Array(rows.length),
+  }
+  rows.forEach(({ ms, kind, value, other }, i) => {
+    moments.hours[i] = (ms - (rows[i - 1]?.ms ?? start)) / MS_PER_HOUR
+    moments.kind[i] = kind
+    moments.value[i] = value
+    moments.other[i] = other
+  })
+  return moments
+}
+
+/** The posterior at one place: half the squared misfit with the priors', its gradient and Gauss–Newton Hessian. */
 interface State {
   cost: number
-  gradient: [number, number]
-  /** Gauss–Newton Hessian of half the squared residuals: [volume, cross, half-life]. */
-  hessian: [number, number, number]
-  predictions: Prediction[]
+  gradientV: number
+  gradientH: number
+  hessianVV: number
+  hessianVH: number
+  hessianHH: number
+}
+
+/**
+ * Runs the model at (ln V, ln half-life). The level is what was there and what changes bring (base) plus what doses bring
+ * (dosed ÷ V); both decay alike. Carrying the slope of each by the decay rate along gives the derivatives without differences.
+ * @param residuals where to write model − reading, in time order; null when nobody asks
+ */
+function evaluate(
+  { length, hours, kind, value, other }: Moments,
+  startMgPerL: number,
+  prior: { v: number; h: number; weightV: number; weightH: number },
+  logVolume: number,
+  logHalfLife: number,
+  residuals: Float64Array | null,
+): State {
+  const volume = Math.exp(logVolume)
+  const rate = Math.LN2 / Math.exp(logHalfLife)
+  let base = startMgPerL
+  let dosed = 0
+  let baseByRate = 0
+  let dosedByRate = 0
+  let offV = logVolume - prior.v
+  let offH = logHalfLife - prior.h
+  let cost = (offV * offV * prior.weightV + offH * offH * prior.weightH) / 2
+  let gradientV = offV * prior.weightV
+  let gradientH = offH * prior.weightH
+  let hessianVV = prior.weightV
+  let hessianVH = 0
+  let hessianHH = prior.weightH
+  let read = 0
+  for (let i = 0; i < length; i++) {
+    const passed = hours[i]!
+    if (passed > 0) {
+      const left = Math.exp(-rate * passed)
+      baseByRate = (baseByRate - passed * base) * left
+      dosedByRate = (dosedByRate - passed * dosed) * left
+      base *= left
+      dosed *= left
+    }
+    const what = kind[i]
+    const amount = value[i]!
+    if (what === DOSE) dosed += amount
+    else if (what === CHANGE) {
+      base = base * amount + other[i]!
+      baseByRate *= amount
+      dosed *= amount
+      dosedByRate *= amount
+    } else {
+      const weight = other[i]!
+      const residual = base + dosed / volume - amount
+      offV = -dosed / volume
+      offH = (baseByRate + dosedByRate / volume) * -rate
+      cost += (residual * residual * weight) / 2
+      gradientV += residual * offV * weight
+      gradientH += residual * offH * weight
+      hessianVV += offV * offV * weight
+      hessianVH += offV * offH * weight
+      hessianHH += offH * offH * weight
+      if (residuals) residuals[read++] = residual
+    }
+  }
+  return { cost, gradientV, gradientH, hessianVV, hessianVH, hessianHH }
 }
 
 const MAX_ITERATIONS = 200
@@ -87,68 +156,55 @@ export function concentrationFit(input: ConcentrationFitInput): Result<Concentra
   const early = readings.find(({ ms }) => ms < start)
   if (early)
     return invalid(`/readings/${early.index}/at`, `expected at or after the start, ${input.start.at}; came ${early.at}`)
-  const model = modelOf(input, readings)
+  const moments = momentsOf(input, readings)
   const { volumePrior, halfLifePrior } = input
-  const center: [number, number] = [Math.log(volumePrior.medianL), Math.log(halfLifePrior.medianHours)]
-  const priorWeight: [number, number] = [1 / volumePrior.logSd ** 2, 1 / halfLifePrior.logSd ** 2]
-
-  const evaluate = (theta: readonly [number, number]): State => {
-    const predictions = model(theta[0], theta[1])
-    const off: [number, number] = [theta[0] - center[0], theta[1] - center[1]]
-    let cost = (off[0] ** 2 * priorWeight[0] + off[1] ** 2 * priorWeight[1]) / 2
-    const gradient: [number, number] = [off[0] * priorWeight[0], off[1] * priorWeight[1]]
-    const hessian: [number, number, number] = [priorWeight[0], 0, priorWeight[1]]
-    for (const [i, { level, byLogVolume, byLogHalfLife }] of predictions.entries()) {
-      const reading = readings[i]!
-      const weight = 1 / reading.sdMgPerL ** 2
-      const residual = level - reading.mgPerL
-      cost += (residual ** 2 * weight) / 2
-      gradient[0] += residual * byLogVolume * weight
-      gradient[1] += residual * byLogHalfLife * weight
-      hessian[0] += byLogVolume ** 2 * weight
-      hessian[1] += byLogVolume * byLogHalfLife * weight
-      hessian[2] += byLogHalfLife ** 2 * weight
-    }
-    return { cost, gradient, hessian, predictions }
+  const prior = {
+    v: Math.log(volumePrior.medianL),
+    h: Math.log(halfLifePrior.medianHours),
+    weightV: 1 / volumePrior.logSd ** 2,
+    weightH: 1 / halfLifePrior.logSd ** 2,
   }
+  const at = (v: number, h: number, residuals: Float64Array | null = null) =>
+    evaluate(moments, input.start.mgPerL, prior, v, h, residuals)
 
-  const descend = (from: [number, number]): { theta: [number, number]; state: State } => {
-    let theta = from
-    let state = evaluate(theta)
+  const descend = (fromH: number): { v: number; h: number; state: State } => {
+    let v = prior.v
+    let h = fromH
+    let state = at(v, h)
     let damping = 1e-4
     for (let i = 0; i < MAX_ITERATIONS; i++) {
-      const [a, b, c] = [state.hessian[0] * (1 + damping), state.hessian[1], state.hessian[2] * (1 + damping)]
+      const a = state.hessianVV * (1 + damping)
+      const b = state.hessianVH
+      const c = state.hessianHH * (1 + damping)
       const determinant = a * c - b * b
-      const step: [number, number] = [
-        (-c * state.gradient[0] + b * state.gradient[1]) / determinant,
-        (b * state.gradient[0] - a * state.gradient[1]) / determinant,
-      ]
-      const trial: [number, number] = [theta[0] + step[0], theta[1] + step[1]]
-      const tried = evaluate(trial)
+      const stepV = (-c * state.gradientV + b * state.gradientH) / determinant
+      const stepH = (b * state.gradientV - a * state.gradientH) / determinant
+      const tried = at(v + stepV, h + stepH)
       if (tried.cost <= state.cost) {
-        const settled = Math.abs(step[0]) + Math.abs(step[1]) < CONVERGED
-        theta = trial
+        v += stepV
+        h += stepH
         state = tried
         damping = Math.max(damping / 10, 1e-12)
-        if (settled) break
+        if (Math.abs(stepV) + Math.abs(stepH) < CONVERGED) break
       } else {
         damping *= 10
         if (damping > 1e12) break
       }
     }
-    return { theta, state }
+    return { v, h, state }
   }
 
-  const { theta, state } = STARTS.map((shift) => descend([center[0], center[1] + shift * halfLifePrior.logSd])).reduce(
-    (best, one) => (one.state.cost < best.state.cost - 1e-9 ? one : best),
+  const { v, h, state } = STARTS.map((shift) => descend(prior.h + shift * halfLifePrior.logSd)).reduce((best, one) =>
+    one.state.cost < best.state.cost - 1e-9 ? one : best,
   )
-  const [a, b, c] = state.hessian
-  const determinant = a * c - b * b
+  const determinant = state.hessianVV * state.hessianHH - state.hessianVH ** 2
+  const residuals = new Float64Array(readings.length)
+  at(v, h, residuals)
   return ok({
-    volumeL: Math.exp(theta[0]),
-    halfLifeHours: Math.exp(theta[1]),
-    logSdVolume: Math.sqrt(c / determinant),
-    logSdHalfLife: Math.sqrt(a / determinant),
-    residuals: state.predictions.map(({ level }, i) => readings[i]!.mgPerL - level),
+    volumeL: Math.exp(v),
+    halfLifeHours: Math.exp(h),
+    logSdVolume: Math.sqrt(state.hessianHH / determinant),
+    logSdHalfLife: Math.sqrt(state.hessianVV / determinant),
+    residuals: Array.from(residuals, (residual) => -residual),
   })
 }

@@ -10,8 +10,8 @@ interface Tolerance {
 interface CheckCase {
   id: string
   operation: string
-  input: uncases
-  expect: uncases
+  input: unknown
+  expect: unknown
   tolerance: Tolerance
   why: string
 }
@@ -24,7 +24,7 @@ const cases = readFileSync(join(__dirname, 'check-values.jsonl'), 'utf8')
 const INSTANT = /^\d{4}-\d{2}-\d{2}T.*Z$/
 
 /** Every place where an answer departs from what is expected, in words. */
-function departures(expected: uncases, came: uncases, tolerance: Tolerance, path = ''): string[] {
+function departures(expected: unknown, came: unknown, tolerance: Tolerance, path = ''): string[] {
   if (typeof expected === 'number') {
     const { rel, abs } = tolerance.paths?.[path] ?? tolerance.paths?.[path.replace(/\/\d+(?=\/|$)/g, '/*')] ?? tolerance
     const near = typeof came === 'number' && Math.abs(came - expected) <= Math.max(abs, rel * Math.abs(expected))
@@ -42,7 +42,7 @@ function departures(expected: uncases, came: uncases, tolerance: Tolerance, path
   if (expected !== null && typeof expected === 'object') {
     if (came === null || typeof came !== 'object') return [`${path}: expected an object, came ${JSON.stringify(came)}`]
     return Object.entries(expected).flatMap(([key, value]) =>
-      departures(value, (came as Record<string, uncases>)[key], tolerance, `${path}/${key}`),
+      departures(value, (came as Record<string, unknown>)[key], tolerance, `${path}/${key}`),
     )
   }
   return expected === came ? [] : [`${path}: expected ${JSON.stringify(expected)}, came ${JSON.stringify(came)}`]

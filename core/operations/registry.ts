@@ -17,7 +17,6 @@ import { uvSize } from '../uv/uv.ts'
 import { signTable } from '../catalogue/sign-tables/sign-tables.ts'
 import { doseAmount, doseRamp, redose } from '../dosing/dosing.ts'
 import { readJournal } from '../journal/read.ts'
-import type { PestClearanceInput } from '../pests/pests.schema.ts'
 import type { Result } from '../result/result.ts'
 import { courseRisk } from '../risk/course-risk.ts'
 import { fallowRisk } from '../risk/fallow-risk.ts'
@@ -25,13 +24,16 @@ import { convertSalinity, swapSalinity } from '../salinity/salinity.ts'
 import { tankVolume, volumeFromDose } from '../volume/volume.ts'
 import { changeForTarget, changeSequence } from '../water-change/water-change.ts'
 
-/** A pure function the core offers to the outside under a name. */
+/** Told, now and then, how much of the work is done: 0…1. */
+export type Progress = (done: number) => void
+
+/** A pure function the core offers to the outside under a name; a long one tells its progress. */
 interface Operation<I, O> {
   summary: string
-  run: (input: I) => Result<O>
+  run: (input: I, progress?: Progress) => Result<O>
 }
 
-const operation = <I, O>(summary: string, run: (input: I) => Result<O>): Operation<I, O> => ({ summary, run })
+const operation = <I, O>(summary: string, run: Operation<I, O>['run']): Operation<I, O> => ({ summary, run })
 
 /** Everything the core can do for the outside, by the names of the design contract. */
 export const OPERATIONS = {
@@ -64,9 +66,7 @@ export const OPERATIONS = {
   'uptake.estimate': operation('how much of something a tank takes up in a day', estimateUptake),
   'transfer.check': operation('whether moves and baths kept a transfer protocol’s rule', checkTransfers),
   'dip.plan': operation('how often and how many times to dip for a pest that lays eggs', dipPlan),
-  'pest.clearance': operation('how often a course of dips clears a pest, by simulation', (input: PestClearanceInput) =>
-    pestClearance(input),
-  ),
+  'pest.clearance': operation('how often a course of dips clears a pest, by simulation', pestClearance),
   'acclimation.simulate': operation('a bag floated, opened and mixed, minute by minute', simulateAcclimation),
   'acclimation.plan': operation('the gentlest safe way from the bag to the tank', planAcclimation),
   'trend.fit': operation('the robust line through readings, its suspects and when it meets a target', trendFit),

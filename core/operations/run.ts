@@ -1,7 +1,7 @@
 import { operationInput } from '../generated/operations.js'
 import { type Result, invalid, refuse } from '../result/result.ts'
 import { explain } from '../schema/explain.ts'
-import { OPERATIONS, type InputOf, type OperationName, type OutputOf } from './registry.ts'
+import { OPERATIONS, type InputOf, type OperationName, type OutputOf, type Progress } from './registry.ts'
 
 /** Whether a name is an operation's own; `toString` and its like are not. */
 export const isOperation = (name: string): name is OperationName => Object.hasOwn(OPERATIONS, name)
@@ -21,14 +21,14 @@ function notFinite(value: unknown, path = ''): string | null {
  * Runs an operation on input from outside: checks it against the schema, then asks the function.
  * A number too large to compute with (the answer overflows) is a fault of the input.
  */
-export function runUnknown(name: string, input: unknown): Result<unknown> {
+export function runUnknown(name: string, input: unknown, progress?: Progress): Result<unknown> {
   if (!isOperation(name)) return refuse('unknown-operation', '', `there is no operation "${name}"; --list names them`)
   const check = operationInput[name]
   if (!check(input)) {
     const { path, message } = explain(check.errors![0]!, input)
     return invalid(path, message)
   }
-  const result = (OPERATIONS[name].run as (input: unknown) => Result<unknown>)(input)
+  const result = (OPERATIONS[name].run as (input: unknown, progress?: Progress) => Result<unknown>)(input, progress)
   if (!result.ok) return result
   const overflow = notFinite(result.value)
   return overflow === null ? result : invalid('', `the numbers are too large or too small to compute ${overflow} with`)

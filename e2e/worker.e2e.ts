@@ -1,0 +1,81 @@
+import { expect, test } from '@playwright/test'
+import { readFileSync } from 'node:fs'
+import { openSample } from './support/app.ts'
+
+interface CheckCase {
+  operation: string
+  input: unknown
+}
+
+/** Years of pests that nothing stops: tens of seconds of work. */
+const LONG = {
+  adults: 10,
+  eggs: 20,
+  hatchHours: { min: 120, max: 240 },
+  maturationHours: { min: 168, max: 240 },
+  eggsPerAdultPerDay: 2,
+  dipsHours: [],
+  killMobile: 0.95,
+  removeEggs: 0.1,
+  horizonHours: 700,
+  runs: 20_000,
+  seed: 7,
+}
+
+/** To ten figures: two builds of the engine may differ in the last bits of a power. */
+const rounded = (value: unknown): unknown =>
+  JSON.parse(JSON.stringify(value), (_key, part: unknown) =>
+    typeof part === 'number' ? Number(part.toPrecision(10)) : part,
+  )
+
+test('the worker answers as the command line does, for a case of every operation', async ({ page }) => {
+  const cases = readFileSync('core/operations/check-values.jsonl', 'utf8')
+    .split('\n')
+    .filter(Boolean)
+    .map((line) => JSON.parse(line) as CheckCase)
+  const first = [...new Map([...cases].reverse().map((one) => [one.operation, one])).values()]
+  const { command } = await import('../core/operations/command.ts')
+  await openSample(page)
+  for (const { operation, input } of first) {
+    const came = await page.evaluate(({ operation, input }) => window.brinvoCore!(operation, input), {
+      operation,
+      input,
+    })
+    const told: unknown = JSON.parse(command([operation], () => JSON.stringify(input)).output)
+    expect(rounded(came), operation).toEqual(rounded(told))
+  }
+})
+
+test('a long run tells its progress, leaves the page free, and frees the worker when it is stopped', async ({
+  page,
+}) => {
+  await openSample(page)
+  const told = await page.evaluate(async (input) => {
+    const abort = new AbortController()
+    const progress: number[] = []
+    let longestFrame = 0
+    let last = performance.now()
+    const watch = () => {
+      longestFrame = Math.max(longestFrame, performance.now() - last)
+      last = performance.now()
+      if (!abort.signal.aborted) requestAnimationFrame(watch)
+    }
+    requestAnimationFrame(watch)
+    const ended = await window.brinvoCore!('pest.clearance', input, {
+      signal: abort.signal,
+      onProgress: (done) => {
+        progress.push(done)
+        if (progress.length === 3) abort.abort()
+      },
+    }).then(
+      () => 'done',
+      (error: Error) => error.name,
+    )
+    const after = await window.brinvoCore!('uv.size', { uvcWatts: 5, gapCm: 1.5, flowLPerHour: 600, volumeL: 150 })
+    return { ended, progress, after, longestFrame }
+  }, LONG)
+  expect(told.ended).toBe('Cancelled')
+  expect(told.progress).toHaveLength(3)
+  expect(told.progress[2]).toBeGreaterThan(told.progress[1]!)
+  expect(told.after).toEqual({ doseMjPerCm2: 45, turnoversPerHour: 4 })
+})
