@@ -53,11 +53,9 @@ test('a long run tells its progress, leaves the page free, and frees the worker 
   const told = await page.evaluate(async (input) => {
     const abort = new AbortController()
     const progress: number[] = []
-    let longestFrame = 0
-    let last = performance.now()
+    let frames = 0
     const watch = () => {
-      longestFrame = Math.max(longestFrame, performance.now() - last)
-      last = performance.now()
+      frames++
       if (!abort.signal.aborted) requestAnimationFrame(watch)
     }
     requestAnimationFrame(watch)
@@ -72,10 +70,11 @@ test('a long run tells its progress, leaves the page free, and frees the worker 
       (error: Error) => error.name,
     )
     const after = await window.brinvoCore!('uv.size', { uvcWatts: 5, gapCm: 1.5, flowLPerHour: 600, volumeL: 150 })
-    return { ended, progress, after, longestFrame }
+    return { ended, progress, after, frames }
   }, LONG)
   expect(told.ended).toBe('Cancelled')
-  expect(told.progress).toHaveLength(3)
+  expect(told.progress.length).toBeGreaterThanOrEqual(3)
+  expect(told.frames).toBeGreaterThan(1)
   expect(told.progress[2]).toBeGreaterThan(told.progress[1]!)
   expect(told.after).toEqual({ doseMjPerCm2: 45, turnoversPerHour: 4 })
 })

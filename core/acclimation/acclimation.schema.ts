@@ -31,7 +31,7 @@ export const SimulateInput = strict({
   container: container(),
   float: float(),
   room: room(),
-  gasExchangePerHour: Type.Optional(nonNegative('0.8')),
+  gasExchangePerHour: Type.Optional(Type.Number({ minimum: 0, maximum: 1000, description: '0.8' })),
   airCo2Uatm: Type.Optional(nonNegative('600')),
   method: AcclimationMethod,
   minutes: minutes('open, after the float'),

@@ -59,11 +59,12 @@ export interface Surroundings {
 /** Longest step of the integration, minutes; where something is quicker, so many steps fall within its time. */
 const LONGEST_STEP = 1
 const STEPS_A_TIME = 3
-const MOST_STEPS = 2_000
+const MOST_STEPS_A_MINUTE = 64
 
 /**
  * The open container after some minutes of dripping (or of none): salts, ammonia and the bag's share exactly, temperature and
  * carbon by Runge–Kutta steps. Carbon dioxide relaxes to its equilibrium with the air: d DIC/dt = −k(CO2* − K0·pCO2).
+ * What is integrated is the volume times the difference from the tank: dilution alone does not change it, however fast.
  */
 export function openFor(
   start: MixedWater,
@@ -74,45 +75,49 @@ export function openFor(
 ): MixedWater {
   if (minutes <= 0) return start
   const volumeAt = (t: number) => volumeL + flowLPerMinute * t
-  const leftAt = (t: number) => volumeL / volumeAt(t)
-  const conserved = (from: number, to: number, t: number) => to + (from - to) * leftAt(t)
-  const alkalinityAt = (t: number) => conserved(start.alkalinity, tank.alkalinity, t)
-  const salinityAt = (t: number) => conserved(start.salinityPsu, tank.salinityPsu, t)
-  const rate = flowLPerMinute / volumeL + 1 / roomTauMinutes + gasExchange
-  const steps = Math.min(
-    MOST_STEPS,
-    Math.max(1, Math.ceil(minutes / LONGEST_STEP), Math.ceil(minutes * rate * STEPS_A_TIME)),
+  const conserved = (from: number, to: number, t: number) => to + ((from - to) * volumeL) / volumeAt(t)
+  const steps = Math.max(
+    1,
+    Math.ceil(minutes / LONGEST_STEP),
+    Math.ceil(minutes * Math.min(MOST_STEPS_A_MINUTE, (1 / roomTauMinutes + gasExchange) * STEPS_A_TIME)),
   )
   const h = minutes / steps
-  let temperature = start.temperatureC
-  let dic = start.dic
-  const warming = (t: number, now: number) =>
-    (flowLPerMinute / volumeAt(t)) * (tank.temperatureC - now) + (roomC - now) / roomTauMinutes
-  const carbon = (t: number, now: number, temperatureC: number) => {
-    const constants = carbonateConstants(temperatureC, salinityAt(t))
-    const excess = co2From(now, alkalinityAt(t), constants) - constants.k0 * airCo2
-    return (flowLPerMinute / volumeAt(t)) * (tank.dic - now) - gasExchange * excess
+  let warmth = volumeL * (start.temperatureC - tank.temperatureC)
+  let carbon = volumeL * (start.dic - tank.dic)
+  const roomOver = roomC - tank.temperatureC
+  const warming = (volume: number, now: number) => (volume * roomOver - now) / roomTauMinutes
+  const outgassing = (t: number, volume: number, now: number, warm: number) => {
+    const constants = carbonateConstants(
+      tank.temperatureC + warm / volume,
+      conserved(start.salinityPsu, tank.salinityPsu, t),
+    )
+    const dic = tank.dic + now / volume
+    const excess = co2From(dic, conserved(start.alkalinity, tank.alkalinity, t), constants) - constants.k0 * airCo2
+    return -gasExchange * volume * excess
   }
   for (let i = 0; i < steps; i++) {
     const t = i * h
-    const w1 = warming(t, temperature)
-    const w2 = warming(t + h / 2, temperature + (h / 2) * w1)
-    const w3 = warming(t + h / 2, temperature + (h / 2) * w2)
-    const w4 = warming(t + h, temperature + h * w3)
-    const d1 = carbon(t, dic, temperature)
-    const d2 = carbon(t + h / 2, dic + (h / 2) * d1, temperature + (h / 2) * w1)
-    const d3 = carbon(t + h / 2, dic + (h / 2) * d2, temperature + (h / 2) * w2)
-    const d4 = carbon(t + h, dic + h * d3, temperature + h * w3)
-    temperature += (h / 6) * (w1 + 2 * w2 + 2 * w3 + w4)
-    dic += (h / 6) * (d1 + 2 * d2 + 2 * d3 + d4)
+    const [v1, v2, v4] = [volumeAt(t), volumeAt(t + h / 2), volumeAt(t + h)]
+    const w1 = warming(v1, warmth)
+    const w2 = warming(v2, warmth + (h / 2) * w1)
+    const w3 = warming(v2, warmth + (h / 2) * w2)
+    const w4 = warming(v4, warmth + h * w3)
+    if (gasExchange > 0) {
+      const c1 = outgassing(t, v1, carbon, warmth)
+      const c2 = outgassing(t + h / 2, v2, carbon + (h / 2) * c1, warmth + (h / 2) * w1)
+      const c3 = outgassing(t + h / 2, v2, carbon + (h / 2) * c2, warmth + (h / 2) * w2)
+      const c4 = outgassing(t + h, v4, carbon + h * c3, warmth + h * w3)
+      carbon += (h / 6) * (c1 + 2 * c2 + 2 * c3 + c4)
+    }
+    warmth += (h / 6) * (w1 + 2 * w2 + 2 * w3 + w4)
   }
+  const volume = volumeAt(minutes)
   return {
-    temperatureC: temperature,
-    salinityPsu: salinityAt(minutes),
-    alkalinity: alkalinityAt(minutes),
-    dic,
-    tanMgPerL:
-      conserved(start.tanMgPerL, tank.tanMgPerL, minutes) + (excretionMgPerMinute * minutes) / volumeAt(minutes),
+    temperatureC: tank.temperatureC + warmth / volume,
+    salinityPsu: conserved(start.salinityPsu, tank.salinityPsu, minutes),
+    alkalinity: conserved(start.alkalinity, tank.alkalinity, minutes),
+    dic: tank.dic + carbon / volume,
+    tanMgPerL: conserved(start.tanMgPerL, tank.tanMgPerL, minutes) + (excretionMgPerMinute * minutes) / volume,
     bag: conserved(start.bag, tank.bag, minutes),
   }
 }

@@ -13,6 +13,8 @@ export const ACCLIMATION_DEFAULTS = {
   airCo2Uatm: 600,
 } as const
 
+const AT_ONCE_MINUTES = 0.05
+
 type Point = Simulation['points'][number]
 
 function pointOf(minute: number, volumeL: number, water: MixedWater): Point {
@@ -74,7 +76,8 @@ export function simulateAcclimation(input: SimulateInput): Result<Simulation> {
   const around: Surroundings = {
     tank,
     roomC: input.room.temperatureC,
-    roomTauMinutes: input.room.tauMinutes ?? ACCLIMATION_DEFAULTS.roomTauMinutes,
+    // Quicker than some seconds is at once: a point a minute tells no difference.
+    roomTauMinutes: Math.max(AT_ONCE_MINUTES, input.room.tauMinutes ?? ACCLIMATION_DEFAULTS.roomTauMinutes),
     gasExchange: (input.gasExchangePerHour ?? ACCLIMATION_DEFAULTS.gasExchangePerHour) / 60,
     airCo2: (input.airCo2Uatm ?? ACCLIMATION_DEFAULTS.airCo2Uatm) * 1e-6,
     excretionMgPerMinute: (input.excretionMgPerHour ?? 0) / 60,

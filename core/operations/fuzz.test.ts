@@ -1,0 +1,157 @@
+import fc from 'fast-check'
+import { readFileSync } from 'node:fs'
+import { join } from 'node:path'
+import { OPERATIONS } from './registry.ts'
+import { isOperation, runUnknown } from './run.ts'
+
+type Json = null | boolean | number | string | Json[] | { [key: string]: Json }
+
+/** Sound inputs of every operation to begin from. */
+const sound = new Map<string, Json[]>()
+for (const line of readFileSync(join(__dirname, 'check-values.jsonl'), 'utf8').split('\n').filter(Boolean)) {
+  const { operation, input, expect: expected } = JSON.parse(line) as { operation: string; input: Json; expect: object }
+  if (isOperation(operation) && !('error' in expected))
+    sound.set(operation, [...(sound.get(operation) ?? []), small(input)])
+}
+sound.set('journal.read', [{ text: '{"format":"brinvo-journal","version":1,"entries":[]}' }, { text: '' }])
+
+/** Simulations are kept short: it is not their length that is tried. */
+function small(input: Json): Json {
+  if (input === null || typeof input !== 'object' || Array.isArray(input)) return input
+  const copy = { ...input }
+  if (typeof copy['runs'] === 'number') copy['runs'] = Math.min(copy['runs'], 8)
+  if (typeof copy['horizonHours'] === 'number') copy['horizonHours'] = Math.min(copy['horizonHours'], 200)
+  return copy
+}
+
+const HOSTILE: readonly unknown[] = [
+  NaN,
+  Infinity,
+  -Infinity,
+  -1,
+  0,
+  -0,
+  5e-324,
+  1e-9,
+  0.5,
+  1,
+  7.5,
+  1e6,
+  1e15,
+  1e308,
+  Number.MAX_SAFE_INTEGER,
+  null,
+  true,
+  '',
+  'NaN',
+  '12',
+  '9999-12-31T23:59:59.999Z',
+  '2026-02-30T00:00:00Z',
+  '2026-11-23T18:30:00Z',
+  [],
+  {},
+  [[]],
+  { unknown: 1 },
+]
+
+/** Every place in an input. */
+function placesOf(value: Json, path: (string | number)[] = []): (string | number)[][] {
+  if (value === null || typeof value !== 'object') return [path]
+  const inner = Array.isArray(value)
+    ? value.flatMap((part, i) => placesOf(part, [...path, i]))
+    : Object.entries(value).flatMap(([key, part]) => placesOf(part, [...path, key]))
+  return [path, ...inner]
+}
+
+function replaced(value: Json, [key, ...rest]: (string | number)[], by: unknown): unknown {
+  if (key === undefined) return by
+  if (Array.isArray(value)) return value.map((part, i) => (i === key ? replaced(part, rest, by) : part))
+  const object = value as { [key: string]: Json }
+  if (by === DROPPED && rest.length === 0) {
+    const { [key as string]: _gone, ...others } = object
+    return others
+  }
+  return { ...object, [key]: replaced(object[key as string]!, rest, by) }
+}
+const DROPPED = Symbol('left out')
+
+function numbersOf(value: unknown): number[] {
+  if (typeof value === 'number') return [value]
+  return value === null || typeof value !== 'object' ? [] : Object.values(value).flatMap(numbersOf)
+}
+
+const CODES = ['invalid-input', 'no-solution', 'unknown-operation']
+
+/** Runs it and looks at what comes: an answer of finite numbers, or a refusal that says where and why. */
+function judged(operation: string, input: unknown): void {
+  const result = runUnknown(operation, input)
+  if (result.ok) for (const number of numbersOf(result.value)) expect(Number.isFinite(number)).toBe(true)
+  else {
+    expect(CODES).toContain(result.error.code)
+    expect(result.error.path).toMatch(/^(\/|$)/)
+    expect(result.error.message.length).toBeGreaterThan(4)
+  }
+}
+
+/** What would make a run long for no gain: the lengths of simulations stay short. */
+const LENGTHS = new Set(['runs', 'horizonHours', 'cap'])
+
+describe.each(Object.keys(OPERATIONS))('%s under fire', (operation) => {
+  const inputs = sound.get(operation)!
+
+  test('has sound inputs to begin from', () => {
+    expect(inputs.length).toBeGreaterThan(0)
+    for (const input of inputs) expect(runUnknown(operation, input).ok || operation === 'journal.read').toBe(true)
+  })
+
+  test('one or two places made hostile: refused or answered, never thrown, never a NaN', () => {
+    const places = inputs.flatMap((input) =>
+      placesOf(input)
+        .filter((path) => !LENGTHS.has(String(path.at(-1))))
+        .map((path) => ({ input, path })),
+    )
+    fc.assert(
+      fc.property(
+        fc.constantFrom(...places),
+        fc.constantFrom(...HOSTILE, DROPPED),
+        fc.option(fc.tuple(fc.nat(), fc.constantFrom(...HOSTILE))),
+        ({ input, path }, by, second) => {
+          let made = replaced(input, path, by === DROPPED && path.length === 0 ? undefined : by)
+          if (second && made !== null && typeof made === 'object') {
+            const others = placesOf(made as Json).filter((one) => !LENGTHS.has(String(one.at(-1))))
+            const other = others[second[0] % others.length]!
+            made = replaced(made as Json, other, second[1])
+          }
+          judged(operation, made)
+        },
+      ),
+      { numRuns: 150 },
+    )
+  })
+
+  test('NaN and the infinities are refused wherever a number stands; so is a property that is not known', () => {
+    for (const input of inputs.slice(0, 2)) {
+      for (const path of placesOf(input)) {
+        let at: Json = input
+        for (const key of path) at = (at as never)[key]
+        if (typeof at !== 'number') continue
+        for (const by of [NaN, Infinity, -Infinity])
+          expect(runUnknown(operation, replaced(input, path, by))).toMatchObject({
+            ok: false,
+            error: { code: 'invalid-input' },
+          })
+      }
+      expect(runUnknown(operation, { ...(input as object), surprise: 1 })).toMatchObject({
+        ok: false,
+        error: { code: 'invalid-input' },
+      })
+    }
+  })
+
+  test('anything at all', () => {
+    fc.assert(
+      fc.property(fc.anything(), (input) => judged(operation, input)),
+      { numRuns: 60 },
+    )
+  })
+})
