@@ -1,5 +1,5 @@
 import { invalid, ok, type Result } from '../result/result.ts'
-import { iso, MS_PER_HOUR } from '../time/zone.ts'
+import { isInstantMs, iso, MS_PER_HOUR } from '../time/zone.ts'
 import type { Clock, ClockInput } from './clock.schema.ts'
 import { LEVEL_SLACK, levelPath, stretches, type LevelReading, type Piece, type Stretch } from './level-path.ts'
 
@@ -62,6 +62,8 @@ export function therapeuticClock(input: ClockInput): Result<Clock> {
   const completed = runs.find((run) => hours(run) >= requiredHours - HOURS_SLACK)
   const last = cut.at(-1)
   const reported = completed ?? (last && !last.below ? last : undefined)
+  if (reported && !isInstantMs(reported.from + requiredHours * MS_PER_HOUR))
+    return invalid('/requiredHours', `leads past every calendar; expected hours of a course, came ${requiredHours}`)
   const state = completed ? 'complete' : reported ? 'running' : runs.length > 0 ? 'broken' : 'not-started'
   const verifiedHours = reported ? hours(reported) : 0
   const firstRun = runs[0]

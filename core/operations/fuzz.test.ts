@@ -155,3 +155,12 @@ describe.each(Object.keys(OPERATIONS))('%s under fire', (operation) => {
     )
   })
 })
+
+test('hours that lead past every calendar are refused, not thrown at', () => {
+  const readings = [{ at: '2025-03-24T12:00:00Z', mgPerL: 2.2 }]
+  const input = { band: { lowMgPerL: 2, highMgPerL: 2.5 }, requiredHours: 1e15, maxGapHours: 48, volumeL: 60, readings }
+  expect(runUnknown('clock.therapeutic', { ...input, events: [], now: '2025-03-25T12:00:00Z' })).toMatchObject({
+    ok: false,
+    error: { code: 'invalid-input', path: '/requiredHours' },
+  })
+})
