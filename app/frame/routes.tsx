@@ -47,6 +47,10 @@ export function createRoutes() {
           lazy: async () => ({ Component: (await import('../screens/shelf/ProductPage.tsx')).ProductPage }),
         },
         {
+          path: 'handbook/:chapter?',
+          lazy: async () => ({ Component: (await import('../screens/handbook/Handbook.tsx')).Handbook }),
+        },
+        {
           path: 'records',
           lazy: async () => ({ Component: (await import('../screens/records/Records.tsx')).Records }),
         },

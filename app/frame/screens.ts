@@ -4,5 +4,6 @@ export const SCREENS: readonly { path: string; name: string; what: string }[] = 
   { path: '/tanks', name: 'Tanks', what: 'volume, residents, equipment, kits' },
   { path: '/courses', name: 'Courses', what: 'treatments over days, proven by readings' },
   { path: '/shelf', name: 'Shelf', what: 'products by active ingredient' },
+  { path: '/handbook', name: 'Handbook', what: 'the catalogue, each number with its source' },
   { path: '/records', name: 'Records', what: 'the journal out and in' },
 ]

@@ -2,4 +2,9 @@ import { capital } from './numbers.ts'
 
 /** A source of the handbook with its short marks written out: hobby practice, editorial assumption. */
 export const sourceWords = (source: string): string =>
-  capital(source.replace(/\bHP\b/g, 'hobby practice').replace(/\bEA\b/g, 'editorial assumption'))
+  capital(
+    source
+      .replace(/^(\w+)\.md/, 'handbook, $1')
+      .replace(/\bHP\b/g, 'hobby practice')
+      .replace(/\bEA\b/g, 'editorial assumption'),
+  )

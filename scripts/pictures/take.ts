@@ -40,6 +40,8 @@ const VIEWS: readonly View[] = [
   { name: 'course-start', path: '/courses/new?tank=hall', look: 'paper', device: 'desk' },
   { name: 'tank', path: '/tanks/hall', look: 'paper', device: 'desk' },
   { name: 'shelf', path: '/shelf', look: 'paper', device: 'desk' },
+  { name: 'handbook', path: '/handbook/conditions#marine-velvet', look: 'paper', device: 'desk' },
+  { name: 'handbook-phone', path: '/handbook?q=palytoxin', look: 'night', device: 'phone' },
   { name: 'records', path: '/records', look: 'night', device: 'desk' },
 ]
 

@@ -16,6 +16,7 @@ import { amountText, dueWords, phaseWords } from '../../courses/words.ts'
 import { useNow } from '../../frame/now.tsx'
 import { useHousehold } from '../../journal/provider.tsx'
 import { ButtonLink } from '../../look/buttons.ts'
+import { HandbookLink } from '../../look/HandbookLink.tsx'
 import { Page, TwoParts } from '../../look/page.ts'
 import { useIsPhone } from '../../look/useWidth.ts'
 import { Bar, Figure, Heading, Quiet, Rows, Small, Stack, Title } from '../../look/text.ts'
@@ -86,9 +87,11 @@ function CourseBody({ plan }: { plan: CoursePlan }) {
         <Title>{courseName(course.protocol, course.dose.id)}</Title>
         <Quiet>
           {tank?.name}
-          {tank?.volume && `, ${quantityText(volume(tank.volume.netL, units))} net`} · {listed(who)} · range{' '}
-          {course.dose.low.toFixed(2)} to {course.dose.high.toFixed(2)} mg/L · since{' '}
-          {dayAs(zone.dayOf(course.startedAt), 'd MMMM')}
+          {tank?.volume && `, ${quantityText(volume(tank.volume.netL, units))} net`} · {listed(who)} ·{' '}
+          <HandbookLink to={`doses#${course.dose.id}`}>
+            range {course.dose.low.toFixed(2)} to {course.dose.high.toFixed(2)} mg/L
+          </HandbookLink>{' '}
+          · since {dayAs(zone.dayOf(course.startedAt), 'd MMMM')}
         </Quiet>
       </Stack>
       <TwoParts>
@@ -102,7 +105,7 @@ function CourseBody({ plan }: { plan: CoursePlan }) {
               ))}
               {concerns.map(({ rule, what, reason, severity }) => (
                 <Bar key={rule + what} $tone={severity === 'caution' ? 'soon' : 'act'}>
-                  {what}: {reason}.
+                  {what}: {reason}. <HandbookLink to={`interactions#${rule}`}>handbook</HandbookLink>
                 </Bar>
               ))}
             </Stack>

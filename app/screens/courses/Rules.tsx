@@ -4,6 +4,7 @@ import type { CoursePlan } from '../../../core/courses/plan.ts'
 import { thisInstant } from '../../frame/now.tsx'
 import { useKeeping, UnkeptNote } from '../../journal/keeping.tsx'
 import { PlainButton } from '../../look/buttons.ts'
+import { HandbookLink } from '../../look/HandbookLink.tsx'
 import { Heading, Rows } from '../../look/text.ts'
 
 const Rule = styled.div`
@@ -38,7 +39,7 @@ export function Rules({ plan }: { plan: CoursePlan }) {
         {rules.map(({ id, rule, state, says }) => (
           <li key={id}>
             <Rule>
-              <span>{rule}</span>
+              <span>{id.startsWith('tr-') ? <HandbookLink to={`quarantine#${id}`}>{rule}</HandbookLink> : rule}</span>
               {state === 'ask' && id.startsWith('tr-') && id !== 'tr-5' && canSay ? (
                 <PlainButton
                   onPress={() => void keep([ruleWord(course, id, clock.runFrom, thisInstant())])}

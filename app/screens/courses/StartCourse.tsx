@@ -22,6 +22,7 @@ import { thisInstant, useNow } from '../../frame/now.tsx'
 import { useKeeping, UnkeptNote } from '../../journal/keeping.tsx'
 import { useHousehold } from '../../journal/provider.tsx'
 import { ButtonLink, PrimaryButton } from '../../look/buttons.ts'
+import { HandbookLink } from '../../look/HandbookLink.tsx'
 import { Page, TwoParts } from '../../look/page.ts'
 import { Bar, Figure, Heading, Line, Rows, Small, Stack, Title } from '../../look/text.ts'
 import { capital } from '../../words/numbers.ts'
@@ -192,7 +193,11 @@ export function StartCourse() {
                     value: one.id,
                     label: `${shortCourseName(one.id).replace('Copper, ', '')}: ${one.low.toFixed(2)} to ${one.high.toFixed(2)} mg/L`,
                   }))}
-                  hint={sourceWords(dose.source)}
+                  hint={
+                    <>
+                      {sourceWords(dose.source)} <HandbookLink to={`doses#${dose.id}`}>handbook</HandbookLink>
+                    </>
+                  }
                 />
                 <SelectField
                   control={form.control}
@@ -326,7 +331,8 @@ function ConcernFields({
   return (
     <Stack $gap={8}>
       <Bar $tone={tone}>
-        {SEVERITY_WORDS[concern.severity]}: {concern.what}. {capital(concern.reason)}.
+        {SEVERITY_WORDS[concern.severity]}: {concern.what}. {capital(concern.reason)}.{' '}
+        <HandbookLink to={`interactions#${concern.rule}`}>handbook</HandbookLink>
       </Bar>
       {concern.severity === 'block' && (
         <TextField control={control} name={`whys.${key}`} label="Why all the same" problem={problems[key]} />

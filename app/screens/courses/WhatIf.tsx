@@ -15,6 +15,7 @@ import { amountText, PARASITE_NAMES, riskText } from '../../courses/words.ts'
 import { inputShape } from '../../fields/shell.tsx'
 import { thisInstant, useNow } from '../../frame/now.tsx'
 import { useHousehold } from '../../journal/provider.tsx'
+import { HandbookLink } from '../../look/HandbookLink.tsx'
 import { Heading, Small } from '../../look/text.ts'
 import { figures } from '../../words/numbers.ts'
 
@@ -79,8 +80,9 @@ export function WhatIf({ plan }: { plan: CoursePlan }) {
         </Question>
       )}
       <Small style={{ paddingTop: 8 }}>
-        The risk is of one parasite being left, from a lightly infected newcomer; a model’s word, from assumptions the
-        handbook names. Brooklynella, flukes and worms are not covered by copper.
+        The risk is of one parasite being left, from a lightly infected newcomer; a model’s word, from assumptions{' '}
+        <HandbookLink to="life-cycles#marine-ich-0">the handbook names</HandbookLink>. Brooklynella, flukes and worms
+        are not covered by copper.
       </Small>
     </section>
   )

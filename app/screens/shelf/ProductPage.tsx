@@ -11,6 +11,7 @@ import { useKeeping, UnkeptNote } from '../../journal/keeping.tsx'
 import { newId } from '../../journal/opened.ts'
 import { useHousehold } from '../../journal/provider.tsx'
 import { ButtonLink, PlainButton, PrimaryButton } from '../../look/buttons.ts'
+import { HandbookLink } from '../../look/HandbookLink.tsx'
 import { FieldGrid, Narrow, Page } from '../../look/page.ts'
 import { Bar, Figure, Heading, Line, Small, Stack, Title } from '../../look/text.ts'
 import { INGREDIENT_OPTIONS, unitIn100L } from './names.ts'
@@ -99,7 +100,7 @@ function ProductForm({ product }: { product: ShelfProduct | null }) {
             {(ingredient?.caution || ingredient?.law) && (
               <Bar $tone="soon">
                 {ingredient.caution} {ingredient.law} The product’s label, local law and a licensed aquatic veterinarian
-                come before Brinvo.
+                come before Brinvo. <HandbookLink to={`agents#${ingredient.id}`}>handbook</HandbookLink>
               </Bar>
             )}
             <Stack $gap={14}>

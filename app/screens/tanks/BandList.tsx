@@ -1,6 +1,7 @@
 import { BAND_PROFILES, bandFor, PARAMETERS } from '../../../core/catalogue/parameter.ts'
 import type { Tank } from '../../../core/household/tanks.ts'
 import { useHousehold } from '../../journal/provider.tsx'
+import { HandbookLink } from '../../look/HandbookLink.tsx'
 import { Facts, Figure, Heading, Small } from '../../look/text.ts'
 import { parameterValue } from '../../words/quantities.ts'
 import type { UnitHabits } from '../../../core/household/settings.ts'
@@ -34,7 +35,9 @@ export function BandList({ tank }: { tank: Tank }) {
           <Facts>
             {bands.map(({ parameter, band }) => (
               <div key={parameter.id}>
-                <dt>{parameter.name}</dt>
+                <dt>
+                  <HandbookLink to={`parameters#${parameter.id}`}>{parameter.name}</HandbookLink>
+                </dt>
                 <dd>
                   <Figure>{bandText(parameter.id, band, settings.units)}</Figure>
                 </dd>

@@ -70,7 +70,9 @@ export const CHAPTERS: readonly Chapter[] = [
     about: 'what is done against an outbreak, step by step',
     async load() {
       const { PLANS, PLAN_STEPS } = await import('./plans.data.ts')
-      return [table('plans', PLANS), table('steps', PLAN_STEPS)]
+      // A plan is read with its steps.
+      const stepsOf = (plan: string) => PLAN_STEPS.rows.filter((step) => step.plan === plan)
+      return [table('plans', { ...PLANS, rows: PLANS.rows.map((plan) => ({ ...plan, steps: stepsOf(plan.id) })) })]
     },
   },
   {
