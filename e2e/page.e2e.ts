@@ -22,6 +22,8 @@ const SCREENS: readonly [name: string, path: string, within?: string][] = [
   ['courses', '/courses'],
   ['course', '/courses/copper-quar'],
   ['start a course', '/courses/new?tank=hall'],
+  ['dose', '/dose?tank=quar&volumeL=64.75&current=2.04&target=2.25'],
+  ['dose, peroxide', '/dose/peroxide?volumeL=100&percent=12'],
   ['handbook', '/handbook'],
   ['handbook, agents', '/handbook/agents'],
   ['handbook, plans', '/handbook/plans'],

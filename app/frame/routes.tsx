@@ -47,6 +47,10 @@ export function createRoutes() {
           lazy: async () => ({ Component: (await import('../screens/shelf/ProductPage.tsx')).ProductPage }),
         },
         {
+          path: 'dose/:calculator?',
+          lazy: async () => ({ Component: (await import('../screens/dose/Dose.tsx')).Dose }),
+        },
+        {
           path: 'handbook/:chapter?',
           lazy: async () => ({ Component: (await import('../screens/handbook/Handbook.tsx')).Handbook }),
         },

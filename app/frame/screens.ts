@@ -3,6 +3,7 @@ export const SCREENS: readonly { path: string; name: string; what: string }[] = 
   { path: '/', name: 'Ledger', what: 'the days, tank by tank' },
   { path: '/tanks', name: 'Tanks', what: 'volume, residents, equipment, kits' },
   { path: '/courses', name: 'Courses', what: 'treatments over days, proven by readings' },
+  { path: '/dose', name: 'Dose', what: 'every calculation on its own' },
   { path: '/shelf', name: 'Shelf', what: 'products by active ingredient' },
   { path: '/handbook', name: 'Handbook', what: 'the catalogue, each number with its source' },
   { path: '/records', name: 'Records', what: 'the journal out and in' },

@@ -5,6 +5,7 @@
 import { execFileSync, spawnSync } from 'node:child_process'
 import { mkdirSync } from 'node:fs'
 import { fileURLToPath } from 'node:url'
+import { CALCULATORS, computed } from '../../core/calculators/calculators.ts'
 import { planAcclimation } from '../../core/acclimation/plan.ts'
 import { simulateAcclimation } from '../../core/acclimation/simulate.ts'
 import { concentrationFit } from '../../core/concentration/fit.ts'
@@ -126,4 +127,23 @@ const sixty = timed(1, () => {
 })
 console.log(
   `acclimation.plan ${plan.ms.toFixed(1)} ms, 60 simulations ${sixty.ms.toFixed(1)} ms: ${(plan.ms / sixty.ms).toFixed(2)} of them`,
+)
+
+const typed = {
+  volumeL: '120',
+  current: '0',
+  target: '2.25',
+  strength: '10',
+  now: '5',
+  from: '10',
+  value: '10',
+  tan: '0.5',
+  pH: '8.1',
+}
+const slowest = CALCULATORS.map((calculator) => {
+  const one = timed(20, () => Object.keys(computed(calculator, typed, [])).length)
+  return { id: calculator.id, ms: one.ms }
+}).reduce((a, b) => (a.ms > b.ms ? a : b))
+console.log(
+  `a calculator’s answer: ${slowest.ms.toFixed(3)} ms at the slowest (${slowest.id}), ${(slowest.ms / 16).toFixed(3)} of a frame`,
 )

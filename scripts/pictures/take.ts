@@ -40,6 +40,8 @@ const VIEWS: readonly View[] = [
   { name: 'course-start', path: '/courses/new?tank=hall', look: 'paper', device: 'desk' },
   { name: 'tank', path: '/tanks/hall', look: 'paper', device: 'desk' },
   { name: 'shelf', path: '/shelf', look: 'paper', device: 'desk' },
+  { name: 'dose', path: '/dose?tank=quar&volumeL=64.75&current=2.04&target=2.25', look: 'paper', device: 'desk' },
+  { name: 'dose-phone', path: '/dose/peroxide?tank=hall&volumeL=345&percent=12', look: 'night', device: 'phone' },
   { name: 'handbook', path: '/handbook/conditions#marine-velvet', look: 'paper', device: 'desk' },
   { name: 'handbook-phone', path: '/handbook?q=palytoxin', look: 'night', device: 'phone' },
   { name: 'records', path: '/records', look: 'night', device: 'desk' },

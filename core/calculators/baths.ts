@@ -1,0 +1,244 @@
+import { DOSES } from '../catalogue/treatments/doses.data.ts'
+import { ingredientById } from '../catalogue/ingredient.ts'
+import type { Calculator } from './calculator.ts'
+import { productFields, readProduct } from './product-fields.ts'
+
+const PURPOSES = [
+  { value: 'spot', label: 'spots in the tank, by syringe', mgPerL: 0.79, where: 'net volume of the tank' },
+  { value: 'bath', label: 'a bath for fish, 30 minutes', mgPerL: 75, where: 'water in the bath' },
+  { value: 'tub', label: 'a bench tub for a rock, up to 20 minutes', mgPerL: 30, where: 'water in the tub' },
+] as const
+
+const STRONG_PERCENT = 6
+const USUAL_PERCENT = 3
+const USUAL_MG_PER_ML = 30.2835
+
+/** Peroxide, for its three uses: outbreaks.md 5.2 and 5.3, quarantine.md 5.2. */
+export const PEROXIDE: Calculator = {
+  id: 'peroxide',
+  group: 'Peroxide, baths and food',
+  title: 'Peroxide of any strength',
+  about: 'spots, a bath, a bench tub',
+  fields: (values) => [
+    {
+      id: 'purpose',
+      label: 'For',
+      choices: PURPOSES.map(({ value, label }) => ({ value, label })),
+      start: 'spot',
+    },
+    {
+      id: 'volumeL',
+      label: capital(PURPOSES.find(({ value }) => value === (values['purpose'] ?? 'spot'))?.where ?? 'water'),
+      unit: 'L',
+    },
+    { id: 'percent', label: 'Strength', unit: '% by mass', start: '3' },
+    { id: 'step', label: 'Measured in steps of', unit: 'mL', start: '0.1' },
+  ],
+  compute(reading) {
+    const purpose = PURPOSES.find(({ value }) => value === reading.text('purpose')) ?? PURPOSES[0]
+    const volumeL = reading.number('volumeL', { over: 0 })
+    const percentByMass = reading.number('percent', {
+      over: 0,
+      most: 35,
+      rather: 'stronger is not for aquariums and not sold for homes; 3 % is usual',
+    })
+    const measureStep = reading.number('step', { over: 0 })
+    if (volumeL === undefined || percentByMass === undefined || measureStep === undefined) return null
+    const strength = reading.ask('peroxide.strength', { percentByMass }, { '': 'percent' })
+    if (!strength) return null
+    const out = reading.ask(
+      'dose.amount',
+      {
+        volumeL,
+        targetMgPerL: purpose.mgPerL,
+        product: { kind: 'solution', mgPerMl: strength.mgPerMl },
+        measureStep,
+      },
+      { '/volumeL': 'volumeL', '/measureStep': 'step' },
+    )
+    if (!out) return null
+    const isLittle = out.measured?.belowMeasurable ?? false
+    const amount = out.measured && !isLittle ? out.measured.amount : out.exact.amount
+    const parts = strength.mgPerMl / USUAL_MG_PER_ML
+    return {
+      lead: { what: purpose.value === 'spot' ? 'at most in a session' : 'into the water', value: amount, unit: 'mL' },
+      says: isLittle
+        ? 'less than the syringe can tell: thin it to 3 % first'
+        : `makes ${Number(((amount * strength.mgPerMl) / volumeL).toPrecision(3))} mg/L`,
+      lines: [
+        { what: 'a mL holds', value: strength.mgPerMl, unit: 'mg' },
+        ...(percentByMass > USUAL_PERCENT
+          ? [{ what: 'to thin it to 3 %: to one part, fresh water', value: Math.max(0, parts - 1), unit: 'parts' }]
+          : []),
+        ...(purpose.value === 'spot' ? [{ what: 'of 3 %', value: out.massMg / USUAL_MG_PER_ML, unit: 'mL' }] : []),
+      ],
+      cautions: [
+        percentByMass >= STRONG_PERCENT
+          ? 'Burns skin and eyes: gloves and goggles. Peroxide into water, never water onto peroxide; thin it to 3 % before use. Over 12 % sale is restricted in places.'
+          : 'Gloves and goggles; no acids or bleach near it.',
+        purpose.value === 'spot'
+          ? 'Pumps and auto top-off off for 15–20 minutes. Shrimps, anemones and mosses suffer first.'
+          : 'A container of its own, air running; out at the first sign of distress, and discard the water.',
+      ],
+      ...(purpose.value === 'spot' &&
+        !isLittle && {
+          log: { ingredient: 'peroxide', amount, massMg: amount * strength.mgPerMl, unit: 'mL' as const },
+        }),
+    }
+  },
+}
+
+const capital = (text: string) => text.charAt(0).toUpperCase() + text.slice(1)
+
+const BATHS = DOSES.filter(
+  ({ route, unit, agent }) => route === 'bath' && (unit === 'mg/L' || unit === 'µL/L') && agent !== 'peroxide',
+)
+
+/** Baths of formalin and other drugs, with their minutes: quarantine.md 5.2. */
+export const BATH: Calculator = {
+  id: 'bath',
+  group: 'Peroxide, baths and food',
+  title: 'A bath of formalin or another drug',
+  about: 'how much into the container, and for how long',
+  fields: (values, products) => {
+    const dose = BATHS.find(({ id }) => id === values['bath']) ?? BATHS[0]!
+    const own = products.filter(({ ingredient }) => ingredient === dose.agent)
+    return [
+      {
+        id: 'bath',
+        label: 'Bath',
+        choices: BATHS.map(({ id, agent, bathMinutes }) => ({
+          value: id,
+          label: `${ingredientById(agent)?.name ?? agent}${bathMinutes ? `, ${bathMinutes[0]}${bathMinutes[1] > bathMinutes[0] ? `–${bathMinutes[1]}` : ''} min` : ''}`,
+        })),
+        start: BATHS[0]!.id,
+      },
+      { id: 'volumeL', label: 'Water in the container', unit: 'L' },
+      {
+        id: 'target',
+        label: 'Level',
+        unit: dose.unit,
+        start: String(dose.target),
+        hint: `${dose.low}–${dose.high} ${dose.unit}`,
+      },
+      // Formalin is dosed by the volume of the 37 % product itself.
+      ...(dose.unit === 'µL/L'
+        ? [{ id: 'step', label: 'Measured in steps of', unit: 'mL', start: '0.1' }]
+        : productFields(values, own)),
+    ]
+  },
+  compute(reading) {
+    const dose = BATHS.find(({ id }) => id === reading.text('bath')) ?? BATHS[0]!
+    const volumeL = reading.number('volumeL', { over: 0 })
+    const targetMgPerL = reading.number('target', {
+      over: 0,
+      most: dose.high,
+      rather: `the handbook goes no higher than ${dose.high} ${dose.unit}`,
+    })
+    const isFormalin = dose.unit === 'µL/L'
+    const product = isFormalin ? undefined : readProduct(reading)
+    const measureStep = isFormalin ? reading.number('step', { over: 0 }) : product?.step
+    if (volumeL === undefined || targetMgPerL === undefined || (!isFormalin && !product)) return null
+    if (isFormalin && measureStep === undefined) return null
+    const out = reading.ask(
+      'dose.amount',
+      {
+        volumeL,
+        targetMgPerL,
+        product: product?.product ?? { kind: 'solution', mgPerMl: 1000 },
+        ...(measureStep !== undefined && { measureStep }),
+      },
+      { '/volumeL': 'volumeL', '/targetMgPerL': 'target' },
+    )
+    if (!out) return null
+    const isLittle = out.measured?.belowMeasurable ?? false
+    const amount = out.measured && !isLittle ? out.measured.amount : out.exact.amount
+    const ingredient = ingredientById(dose.agent)
+    const minutes = dose.bathMinutes
+    return {
+      lead: { what: 'into the container', value: amount, unit: product?.unit ?? 'mL' },
+      says: minutes
+        ? `for ${minutes[0]}${minutes[1] > minutes[0] ? ` to ${minutes[1]}` : ''} minutes, watched all the time`
+        : '',
+      lines: [
+        { what: 'exactly', value: out.exact.amount, unit: product?.unit ?? 'mL' },
+        ...(dose.redoseHours
+          ? [{ what: 'again after', value: `${dose.redoseHours[0]}–${dose.redoseHours[1]} h` }]
+          : []),
+        ...(isLittle ? [{ what: 'the tool', value: 'cannot measure so little: a thinner stock' }] : []),
+        { what: 'source', value: dose.source },
+      ],
+      cautions: [
+        [ingredient?.caution, ingredient?.law].filter(Boolean).join(' '),
+        'A container of its own, strong air; out at the first loss of balance. Discard the water as local rules say, never to nature. Follow the label; a licensed aquatic veterinarian comes before this.',
+      ].filter(Boolean),
+    }
+  },
+}
+
+const FOODS = DOSES.filter(({ route }) => route === 'food')
+
+/** Medicine in food: quarantine.md 5.2 and 5.3. */
+export const FOOD: Calculator = {
+  id: 'food',
+  group: 'Peroxide, baths and food',
+  title: 'Medicine in food',
+  about: 'for so many grams of food',
+  fields: (values, products) => {
+    const dose = FOODS.find(({ id }) => id === values['dose']) ?? FOODS[0]!
+    return [
+      {
+        id: 'dose',
+        label: 'Medicine',
+        choices: FOODS.map(({ id, agent }) => ({ value: id, label: ingredientById(agent)?.name ?? agent })),
+        start: FOODS[0]!.id,
+      },
+      { id: 'foodG', label: 'Food', unit: 'g' },
+      {
+        id: 'target',
+        label: 'In a gram of food',
+        unit: 'mg',
+        start: String(dose.target),
+        hint: `${dose.low}–${dose.high} mg`,
+      },
+      ...productFields(
+        values,
+        products.filter(({ ingredient }) => ingredient === dose.agent),
+      ),
+    ]
+  },
+  compute(reading) {
+    const dose = FOODS.find(({ id }) => id === reading.text('dose')) ?? FOODS[0]!
+    const foodG = reading.number('foodG', { over: 0 })
+    const mgPerG = reading.number('target', {
+      over: 0,
+      most: dose.high,
+      rather: `the handbook goes no higher than ${dose.high} mg in a gram`,
+    })
+    const product = readProduct(reading)
+    if (foodG === undefined || mgPerG === undefined || !product) return null
+    const massMg = foodG * mgPerG
+    const perUnit =
+      product.product.kind === 'powder'
+        ? product.product.activeFraction * 1000
+        : product.product.kind === 'pack'
+          ? product.product.mgPerPack
+          : product.product.kind === 'drops'
+            ? product.product.mgPerMl / (product.product.dropsPerMl ?? 20)
+            : product.product.mgPerMl
+    const ingredient = ingredientById(dose.agent)
+    return {
+      lead: { what: 'into the food', value: massMg / perUnit, unit: product.unit },
+      says: `${Number(massMg.toPrecision(4))} mg active in ${foodG} g`,
+      lines: [
+        ...(dose.courseDays ? [{ what: 'for', value: `${dose.courseDays[0]}–${dose.courseDays[1]} days` }] : []),
+        { what: 'bind it with', value: 'unflavoured gelatin or agar; keep cold, discard after 7 days' },
+        { what: 'source', value: dose.source },
+      ],
+      cautions: [
+        [ingredient?.caution, ingredient?.law].filter(Boolean).join(' '),
+        'Only for fish that eat. Gloves, and a mask with powders. A licensed aquatic veterinarian comes before this.',
+      ].filter(Boolean),
+    }
+  },
+}

@@ -1,0 +1,177 @@
+import type { AmountUnit, Product } from '../dosing/product.schema.ts'
+import { L_PER_UK_GAL, L_PER_US_GAL } from '../units/units.ts'
+import { runOperation } from '../operations/run.ts'
+import type { InputOf, OperationName, OutputOf } from '../operations/registry.ts'
+
+/** What a calculator asks for: a figure, or one of several. */
+export interface Field {
+  id: string
+  label: string
+  unit?: string
+  /** One of these, instead of a figure. */
+  choices?: readonly { value: string; label: string }[]
+  /** What stands in it to begin with. */
+  start?: string
+  hint?: string
+}
+
+/** Fields as typed, by id. */
+export type Values = Readonly<Record<string, string>>
+
+/** What is wrong with a field and what would be right. */
+export interface Fault {
+  message: string
+  choices?: readonly { label: string; value: string }[]
+}
+
+/** A number, or words, that belongs to an answer. */
+export interface AnswerLine {
+  what: string
+  value: number | string
+  unit?: string
+}
+
+/** What a dose would be logged as. */
+export interface LoggableDose {
+  ingredient: string | null
+  massMg: number
+  amount: number
+  unit: AmountUnit
+}
+
+/** An operation that was asked, so that the answer can be worked out again elsewhere. */
+export interface Asked {
+  operation: OperationName
+  input: unknown
+  output: unknown
+}
+
+export interface Answer {
+  /** The number that is acted on. */
+  lead: AnswerLine
+  /** What it really makes, or means, in a sentence. */
+  says?: string
+  lines: AnswerLine[]
+  /** Stand beside the answer, before it is done. */
+  cautions: string[]
+  log?: LoggableDose
+  asked: Asked[]
+}
+
+/** A product from the shelf, as a calculator needs it. */
+export interface KnownProduct {
+  id: string
+  name: string
+  ingredient: string
+  strength: Product
+  /** The least that its tool measures, in its unit. */
+  step?: number
+}
+
+export interface Calculator {
+  id: string
+  group: string
+  title: string
+  about: string
+  fields: (values: Values, products: readonly KnownProduct[]) => readonly Field[]
+  /** Null while a field is missing or wrong; the reading holds which. */
+  compute: (reading: Reading) => Omit<Answer, 'asked'> | null
+}
+
+interface Limits {
+  /** Must be over this. */
+  over?: number
+  least?: number
+  most?: number
+  /** What would be right, when it lies outside. */
+  rather?: string
+}
+
+/** Words that are no unit a syringe or a scale knows. */
+const SPOONS = /tbsp|tablespoon|tsp|teaspoon|spoon|cup|glug|splash/i
+
+/** The typed fields of a calculator, read one by one; what is wrong is gathered beside each. */
+export class Reading {
+  readonly faults: Record<string, Fault> = {}
+  readonly asked: Asked[] = []
+
+  constructor(
+    private readonly values: Values,
+    private readonly fields: readonly Field[],
+    readonly products: readonly KnownProduct[],
+  ) {}
+
+  text(id: string): string {
+    return (this.values[id] ?? this.fields.find((field) => field.id === id)?.start ?? '').trim()
+  }
+
+  fault(id: string, message: string, choices?: Fault['choices']): undefined {
+    this.faults[id] ??= { message, ...(choices && { choices }) }
+    return undefined
+  }
+
+  /** A figure; undefined, with its fault, when it is none or lies outside its limits. */
+  number(id: string, { over, least, most, rather }: Limits = {}): number | undefined {
+    const text = this.text(id)
+    const right = rather ? `: ${rather}` : ''
+    if (text === '') return this.fault(id, `needed${right}`)
+    if (SPOONS.test(text))
+      return this.fault(id, 'spoons differ by half: a figure by syringe, scale or measuring jug, in the unit beside it')
+    if (/^\d+,\d{3}$/.test(text))
+      return this.fault(
+        id,
+        `“${text}”: which number?`,
+        [text.replace(',', '.'), text.replace(',', '')].map((value) => ({ label: value, value })),
+      )
+    const gallons = /^([\d.]+)\s*(us|uk)?\s*gal(?:lons?)?$/i.exec(text)
+    if (gallons && this.fields.find((field) => field.id === id)?.unit === 'L') {
+      const [, figure, which] = gallons
+      if (!which)
+        return this.fault(
+          id,
+          'which gallon?',
+          ['US', 'UK'].map((one) => ({ label: `${one} gallons`, value: `${figure} ${one} gal` })),
+        )
+      return Number(figure) * (which.toLowerCase() === 'us' ? L_PER_US_GAL : L_PER_UK_GAL)
+    }
+    const value = Number(text.replace(/^(-?\d+),(\d+)$/, '$1.$2'))
+    if (!Number.isFinite(value)) return this.fault(id, `“${text}” is no number${right}`)
+    if (over !== undefined && !(value > over)) return this.fault(id, `over ${over}${right}`)
+    if (least !== undefined && value < least) return this.fault(id, `at least ${least}${right}`)
+    if (most !== undefined && value > most) return this.fault(id, `at most ${most}${right}`)
+    return value
+  }
+
+  /** A figure that may be left empty. */
+  maybe(id: string, limits: Limits = {}): number | null | undefined {
+    return this.text(id) === '' ? null : this.number(id, limits)
+  }
+
+  /** Asks the core; a refusal stands beside the field it is about. @param beside where each of the input's places stands */
+  ask<N extends OperationName>(
+    operation: N,
+    input: InputOf<N>,
+    beside: Readonly<Record<string, string>>,
+    words?: string,
+  ): OutputOf<N> | undefined {
+    const result = runOperation(operation, input)
+    if (!result.ok) {
+      const { path, message } = result.error
+      const field = Object.entries(beside).find(([place]) => path.startsWith(place))?.[1] ?? Object.values(beside)[0]!
+      return this.fault(field, result.error.code === 'no-solution' && words ? words : message)
+    }
+    this.asked.push({ operation, input, output: result.value })
+    return result.value
+  }
+}
+
+export type Computed = { answer: Answer } | { faults: Record<string, Fault> }
+
+/** Works a calculator out from its fields as typed. */
+export function computed(calculator: Calculator, values: Values, products: readonly KnownProduct[]): Computed {
+  const reading = new Reading(values, calculator.fields(values, products), products)
+  const answer = calculator.compute(reading)
+  return answer && Object.keys(reading.faults).length === 0
+    ? { answer: { ...answer, asked: reading.asked } }
+    : { faults: reading.faults }
+}

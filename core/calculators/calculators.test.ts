@@ -1,0 +1,271 @@
+import { command } from '../operations/command.ts'
+import { RandomStream } from '../numbers/random.ts'
+import { CALCULATORS, computed, type Answer, type KnownProduct, type Values } from './calculators.ts'
+
+const SHELF: readonly KnownProduct[] = [
+  {
+    id: 'copper',
+    name: 'copper bottle',
+    ingredient: 'cu-chelated',
+    strength: { kind: 'solution', mgPerMl: 10 },
+    step: 0.1,
+  },
+  {
+    id: 'prazi',
+    name: 'praziquantel powder',
+    ingredient: 'praziquantel',
+    strength: { kind: 'powder', activeFraction: 1 },
+    step: 0.01,
+  },
+]
+
+/** Sensible figures for each field, to draw from: [least, most]. */
+const DRAWN: Record<string, readonly [number, number]> = {
+  volumeL: [5, 900],
+  current: [0, 1],
+  target: [1.5, 3],
+  maxStep: [0.2, 1],
+  hours: [6, 24],
+  strength: [1, 30],
+  step: [0.05, 0.5],
+  daily: [0.05, 0.2],
+  days: [3, 14],
+  pumpMl: [20, 200],
+  level: [2, 2.5],
+  changedL: [1, 5],
+  restore: [2.6, 3],
+  start: [10, 60],
+  percent: [5, 34],
+  times: [1, 6],
+  replacement: [0, 0],
+  most: [20, 60],
+  from: [30, 36],
+  to: [14, 20],
+  tan: [0, 4],
+  sd: [0, 0.2],
+  pH: [7, 8.4],
+  temperatureC: [20, 28],
+  salinity: [25, 36],
+  cardLow: [0, 0.02],
+  cardHigh: [0.03, 0.2],
+  amount: [1, 20],
+  before: [5, 7],
+  after: [8, 9],
+  now: [0.01, 0.02],
+  watts: [3, 20],
+  gap: [0.8, 3],
+  flow: [100, 1200],
+  transmission: [70, 100],
+  foodG: [5, 60],
+  value: [1, 40],
+  length: [40, 140],
+  width: [30, 60],
+  bow: [2, 12],
+  diameter: [30, 60],
+  height: [35, 60],
+  water: [25, 34],
+  sand: [0, 4],
+  rock: [0, 5],
+  sump: [0, 40],
+}
+
+/** Twenty sets of fields for a calculator, the same each time; choices go round. */
+function twenty(calculator: (typeof CALCULATORS)[number]): Values[] {
+  const random = new RandomStream(calculator.id.length * 7919 + 5)
+  return Array.from({ length: 20 }, (_, round) => {
+    const values: Record<string, string> = {}
+    // Choices decide which further fields there are: they are made first.
+    for (let pass = 0; pass < 2; pass++)
+      for (const field of calculator.fields(values, SHELF)) {
+        if (values[field.id] !== undefined) continue
+        if (field.choices) values[field.id] = field.choices[round % field.choices.length]!.value
+        else {
+          const [least, most] = DRAWN[field.id] ?? [1, 2]
+          const isGravity = calculator.id === 'units' && values['from'] === 'sg'
+          const drawn = least + (most - least) * random.next()
+          values[field.id] = isGravity
+            ? (1.001 + 0.03 * random.next()).toFixed(4)
+            : String(Number(drawn.toPrecision(4)))
+        }
+      }
+    if (calculator.id === 'salinity' && values['unit'] === 'sg')
+      Object.assign(values, { from: '1.0255', to: '1.0090', replacement: '1.000' })
+    if (calculator.id === 'bath' || calculator.id === 'food')
+      delete (values as Record<string, string | undefined>)['target']
+    if (calculator.id === 'peroxide') values['percent'] = String(3 + round)
+    if (calculator.id === 'down') Object.assign(values, { now: String(20 + round), target: String(10 + round / 2) })
+    if (calculator.id === 'element') values['target'] = String(Number(values['now']) + 0.01 * (round + 1))
+    if (values['form'] === 'by-mass') values['strength'] = String(3 + round)
+    return values
+  })
+}
+
+/** What the leading number of each calculator should be, from what the core answered and nothing else. */
+interface Out {
+  steps: { amount: number; replaceL: number }[]
+  exact: { amount: number }
+  measured: { amount: number; belowMeasurable: boolean } | null
+  afterEach: number[]
+  equalFraction: number
+  singleFraction: number
+  freeMgPerL: number
+  netL: number
+  doseMjPerCm2: number
+}
+const LEADS: Record<string, (outputs: Out[], values: Values) => number> = {
+  dose: ([out]) => amountOf(out!),
+  ramp: ([out]) => out!.steps[0]!.amount,
+  'week-bottle': ([out]) => out!.exact.amount,
+  'after-change': (outs) => amountOf(outs[1]!),
+  'changes-left': ([out]) => out!.afterEach.at(-1)!,
+  'change-for': ([out], values) => out!.equalFraction * Number(values['volumeL']),
+  down: ([out], values) => out!.singleFraction * Number(values['volumeL']),
+  peroxide: (outs) => amountOf(outs[1]!),
+  bath: ([out]) => amountOf(out!),
+  salinity: (outs) => outs.at(-1)!.steps[0]!.replaceL,
+  ammonia: ([out]) => out!.freeMgPerL,
+  volume: ([out]) => out!.netL,
+  'volume-by-dose': ([out]) => out!.netL,
+  uv: ([out]) => out!.doseMjPerCm2,
+}
+function amountOf({ measured, exact }: Out): number {
+  return measured && !measured.belowMeasurable ? measured.amount : exact.amount
+}
+
+function answerOf(id: string, values: Values): Answer {
+  const calculator = CALCULATORS.find((one) => one.id === id)!
+  const result = computed(calculator, values, SHELF)
+  if ('faults' in result) throw new Error(`${id} ${JSON.stringify(values)}: ${JSON.stringify(result.faults)}`)
+  return result.answer
+}
+const faultsOf = (id: string, values: Values) => {
+  const result = computed(
+    CALCULATORS.find((one) => one.id === id)!,
+    values,
+    SHELF,
+  )
+  return 'faults' in result ? result.faults : {}
+}
+
+describe('each calculator, for twenty inputs, says what the core says on the command line', () => {
+  test.each(CALCULATORS.map((calculator) => [calculator.id, calculator] as const))('%s', (id, calculator) => {
+    for (const values of twenty(calculator)) {
+      const answer = answerOf(id, values)
+      const outputs = answer.asked.map(({ operation, input, output }) => {
+        const { output: printed, exitCode } = command([operation], () => JSON.stringify(input))
+        expect(exitCode).toBe(0)
+        expect(JSON.parse(printed)).toEqual(JSON.parse(JSON.stringify(output)))
+        return JSON.parse(printed) as Out
+      })
+      const lead = LEADS[id]
+      if (lead) expect(answer.lead.value).toBe(lead(outputs, values))
+      expect(typeof answer.lead.value === 'number' ? Number.isFinite(answer.lead.value) : true).toBe(true)
+    }
+  })
+})
+
+describe('what has no operation of its own is worked out from the handbook', () => {
+  test('medicine in food: grams times milligrams, by the product’s strength', () => {
+    const answer = answerOf('food', {
+      dose: 'praziquantel-food',
+      foodG: '20',
+      target: '5',
+      product: 'prazi',
+    })
+    expect(answer.lead).toMatchObject({ value: 0.1, unit: 'g' })
+  })
+  test('two degrees of alkalinity in 200 L: 12 g of bicarbonate, over two days', () => {
+    const values = { volumeL: '200', salt: 'sodium-bicarbonate', now: '6', target: '8' }
+    expect(answerOf('element', values).lead).toMatchObject({ what: 'a day', value: 6, unit: 'g' })
+    expect(answerOf('element', { ...values, sps: 'yes' }).lead.value).toBe(3)
+  })
+  test('nitrate from 40 to 10 goes no faster than the handbook’s cap, day by day', () => {
+    const { lead, lines } = answerOf('down', { volumeL: '100', what: 'no3', now: '20', target: '10' })
+    // 20 → 15 is a quarter of the water; then 15 → 11.25, a quarter again, and the rest.
+    expect(lead.value).toBeCloseTo(25, 9)
+    expect(lines.map(({ value }) => value)).toEqual(['25 L → 15 mg/L', '25 L → 11.3 mg/L', '11.1 L → 10 mg/L'])
+    expect(faultsOf('down', { volumeL: '100', now: '5', target: '9' })['target']?.message).toMatch(
+      /nothing has to come down/,
+    )
+  })
+  test('ten US gallons are 37.85 L; 78 °F are 25.6 °C; 8.4 dKH are 3 meq/L', () => {
+    const lead = (from: string, value: string) => answerOf('units', { from, value }).lead.value as number
+    expect(lead('us-gal', '10')).toBeCloseTo(37.854, 3)
+    expect(lead('f', '78')).toBeCloseTo(25.556, 3)
+    expect(lead('dkh', '8.4')).toBeCloseTo(3, 9)
+    expect(answerOf('units', { from: 'psu', value: '35' }).lead.value).toBe('1.0264')
+  })
+})
+
+describe('what the keeper needs beside the number', () => {
+  test('what the measured amount really makes, and where it lies in the handbook’s range', () => {
+    const { says, lines } = answerOf('dose', { volumeL: '64.75', current: '2.04', target: '2.25', product: 'copper' })
+    expect(says).toBe('2.04 → 2.256 mg/L in 64.75 L')
+    expect(lines).toContainEqual({ what: 'range, copper, chelated', value: '2–2.5 mg/L: in range' })
+  })
+  test('a dose too small to measure gets a stock to make up, and nothing to log', () => {
+    const answer = answerOf('dose', { volumeL: '10', target: '0.1', product: 'prazi' })
+    expect(answer.says).toMatch(/less than the tool/)
+    expect(answer.lines).toContainEqual({
+      what: 'dissolve 1 g in 100 mL of water, then dose',
+      value: expect.closeTo(0.1, 9) as number,
+      unit: 'mL',
+    })
+    expect(answer.log).toBeUndefined()
+  })
+  test('peroxide of 12 % is told to be thinned, with the protection it asks for', () => {
+    const { cautions, lines } = answerOf('peroxide', { purpose: 'spot', volumeL: '100', percent: '12' })
+    expect(cautions[0]).toMatch(/gloves and goggles/i)
+    expect(lines.find(({ what }) => what.startsWith('to thin'))?.value).toBeCloseTo(3.13, 1)
+  })
+  test('what is dosed to the tank can be logged, in milligrams too', () => {
+    expect(answerOf('dose', { volumeL: '60', target: '1', product: 'copper' }).log).toEqual({
+      ingredient: 'cu-chelated',
+      amount: 6,
+      massMg: 60,
+      unit: 'mL',
+    })
+  })
+})
+
+describe('bad input is told beside the field, with what would be right', () => {
+  test.each<[string, Values, string, RegExp]>([
+    ['dose', { volumeL: '0', target: '2', product: 'copper' }, 'volumeL', /over 0/],
+    ['dose', { volumeL: '60', current: '2', target: '1', product: 'copper' }, 'target', /to come down, change water/],
+    ['dose', { volumeL: '60', target: '2', product: 'typed', form: 'by-mass', strength: '36' }, 'strength', /35 %/],
+    ['peroxide', { volumeL: '60', percent: '50' }, 'percent', /at most 35.*3 % is usual/],
+    ['bath', { bath: 'formalin-bath', volumeL: '2 tablespoons' }, 'volumeL', /spoons differ/],
+    ['bath', { bath: 'formalin-bath', volumeL: '10', target: '400' }, 'target', /no higher than 167/],
+    ['dose', { volumeL: '60', target: '2,125', product: 'copper' }, 'target', /which number/],
+    ['dose', { volumeL: 'sixty', target: '2', product: 'copper' }, 'volumeL', /no number/],
+    [
+      'after-change',
+      { volumeL: '60', level: '2', changedL: '70', restore: '2', product: 'copper' },
+      'changedL',
+      /more than there is/,
+    ],
+    ['salinity', { volumeL: '60', from: '350', to: '14', replacement: '0' }, 'from', /psu, such as 35/],
+    ['change-for', { volumeL: '60', start: '5', target: '10' }, 'target', /no change of this water/],
+    ['element', { volumeL: '60', now: '9', target: '8' }, 'target', /water changes/],
+    ['volume', { length: '50', width: '35', height: '40', water: '44' }, 'water', /no higher than the rim/],
+    ['week-bottle', { volumeL: '500', daily: '5', pumpMl: '1', product: 'copper' }, 'pumpMl', /mL a day/],
+    ['units', { from: 'litres', value: '-2' }, 'value', /less than none/],
+    ['volume-by-dose', { amount: '6', before: '8', after: '7' }, 'after', /too small/],
+  ])('%s with %j: %s', (id, values, field, message) => {
+    expect(faultsOf(id, values)[field]?.message).toMatch(message)
+  })
+  test('gallons are taken where litres are asked for, once it is said which', () => {
+    expect(faultsOf('dose', { volumeL: '16 gal', target: '2', product: 'copper' })['volumeL']).toEqual({
+      message: 'which gallon?',
+      choices: [
+        { label: 'US gallons', value: '16 US gal' },
+        { label: 'UK gallons', value: '16 UK gal' },
+      ],
+    })
+    const { asked } = answerOf('dose', { volumeL: '16 US gal', target: '2', product: 'copper' })
+    expect((asked[0]!.input as { volumeL: number }).volumeL).toBeCloseTo(60.567, 3)
+  })
+  test('an empty field is asked for, and nothing else is said of it', () => {
+    expect(Object.keys(faultsOf('dose', { product: 'copper' })).sort()).toEqual(['target', 'volumeL'])
+  })
+})

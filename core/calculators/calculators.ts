@@ -1,0 +1,39 @@
+import { BATH, FOOD, PEROXIDE } from './baths.ts'
+import type { Calculator } from './calculator.ts'
+import { AFTER_CHANGE, DOSE, RAMP, WEEK_BOTTLE } from './doses.ts'
+import {
+  AMMONIA,
+  BY_DOSE,
+  CHANGE_FOR,
+  CHANGES_LEFT,
+  DOWN,
+  ELEMENT,
+  GEOMETRY,
+  SALINITY_SWAP,
+  UNITS,
+  UV,
+} from './water.ts'
+
+export type { Answer, AnswerLine, Calculator, Computed, Fault, Field, KnownProduct, Values } from './calculator.ts'
+export { computed } from './calculator.ts'
+
+/** Every calculator, in the order of what a keeper wants to know. */
+export const CALCULATORS: readonly Calculator[] = [
+  DOSE,
+  RAMP,
+  WEEK_BOTTLE,
+  AFTER_CHANGE,
+  CHANGES_LEFT,
+  CHANGE_FOR,
+  PEROXIDE,
+  BATH,
+  FOOD,
+  SALINITY_SWAP,
+  AMMONIA,
+  GEOMETRY,
+  BY_DOSE,
+  ELEMENT,
+  DOWN,
+  UV,
+  UNITS,
+]
