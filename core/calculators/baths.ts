@@ -1,7 +1,7 @@
 import { DOSES } from '../catalogue/treatments/doses.data.ts'
 import { ingredientById } from '../catalogue/ingredient.ts'
 import type { Calculator } from './calculator.ts'
-import { productFields, readProduct } from './product-fields.ts'
+import { notOver, productFields, readProduct } from './product-fields.ts'
 
 const PURPOSES = [
   { value: 'spot', label: 'spots in the tank, by syringe', mgPerL: 0.79, where: 'net volume of the tank' },
@@ -57,8 +57,10 @@ export const PEROXIDE: Calculator = {
       { '/volumeL': 'volumeL', '/measureStep': 'step' },
     )
     if (!out) return null
-    const isLittle = out.measured?.belowMeasurable ?? false
-    const amount = out.measured && !isLittle ? out.measured.amount : out.exact.amount
+    // A cap is not passed for the sake of a syringe's marks.
+    const measured = out.measured ? notOver(out.measured.amount, measureStep, out.exact.amount) : 0
+    const isLittle = measured === 0
+    const amount = isLittle ? out.exact.amount : measured
     const parts = strength.mgPerMl / USUAL_MG_PER_ML
     return {
       lead: { what: purpose.value === 'spot' ? 'at most in a session' : 'into the water', value: amount, unit: 'mL' },
@@ -151,8 +153,10 @@ export const BATH: Calculator = {
       { '/volumeL': 'volumeL', '/targetMgPerL': 'target' },
     )
     if (!out) return null
-    const isLittle = out.measured?.belowMeasurable ?? false
-    const amount = out.measured && !isLittle ? out.measured.amount : out.exact.amount
+    const most = (out.exact.amount * dose.high) / targetMgPerL
+    const measured = out.measured ? notOver(out.measured.amount, measureStep, most) : out.exact.amount
+    const isLittle = measured === 0
+    const amount = isLittle ? out.exact.amount : measured
     const ingredient = ingredientById(dose.agent)
     const minutes = dose.bathMinutes
     return {

@@ -1,3 +1,4 @@
+import { DOSES } from '../catalogue/treatments/doses.data.ts'
 import { command } from '../operations/command.ts'
 import { RandomStream } from '../numbers/random.ts'
 import { CALCULATORS, computed, type Answer, type KnownProduct, type Values } from './calculators.ts'
@@ -120,8 +121,23 @@ const LEADS: Record<string, (outputs: Out[], values: Values) => number> = {
   'changes-left': ([out]) => out!.afterEach.at(-1)!,
   'change-for': ([out], values) => out!.equalFraction * Number(values['volumeL']),
   down: ([out], values) => out!.singleFraction * Number(values['volumeL']),
-  peroxide: (outs) => amountOf(outs[1]!),
-  bath: ([out]) => amountOf(out!),
+  // To the syringe's mark at or under the cap.
+  peroxide: (outs, values) => {
+    const { exact, measured } = outs[1]!
+    const under =
+      measured!.amount > exact.amount * (1 + 1e-9) ? measured!.amount - Number(values['step']) : measured!.amount
+    return under > 0 ? under : exact.amount
+  },
+  // Likewise at or under the handbook's highest.
+  bath: ([out], values) => {
+    const { high, target } = DOSES.find(({ id }) => id === values['bath'])!
+    const { exact, measured } = out!
+    if (!measured) return exact.amount
+    const step = SHELF.find(({ id }) => id === values['product'])?.step ?? Number(values['step'])
+    const over = measured.amount > ((exact.amount * high) / target) * (1 + 1e-9)
+    const amount = over ? measured.amount - step : measured.amount
+    return amount > 0 ? amount : exact.amount
+  },
   salinity: (outs) => outs.at(-1)!.steps[0]!.replaceL,
   ammonia: ([out]) => out!.freeMgPerL,
   volume: ([out]) => out!.netL,
@@ -217,6 +233,16 @@ describe('what the keeper needs beside the number', () => {
     const { cautions, lines } = answerOf('peroxide', { purpose: 'spot', volumeL: '100', percent: '12' })
     expect(cautions[0]).toMatch(/gloves and goggles/i)
     expect(lines.find(({ what }) => what.startsWith('to thin'))?.value).toBeCloseTo(3.13, 1)
+  })
+  test('a session’s cap of peroxide is never rounded over', () => {
+    // 345 L at 0.79 mg/L is 2.18 mL of 12 %: 2.2 would be over.
+    const { lead, says } = answerOf('peroxide', { purpose: 'spot', volumeL: '345', percent: '12', step: '0.1' })
+    expect(lead.value).toBeCloseTo(2.1, 9)
+    expect(says).toBe('makes 0.761 mg/L')
+  })
+  test('nor is a bath over the handbook’s highest', () => {
+    const { lead } = answerOf('bath', { bath: 'formalin-bath', volumeL: '4', target: '167', step: '0.1' })
+    expect((lead.value as number) * 1000).toBeLessThanOrEqual(167 * 4)
   })
   test('what is dosed to the tank can be logged, in milligrams too', () => {
     expect(answerOf('dose', { volumeL: '60', target: '1', product: 'copper' }).log).toEqual({

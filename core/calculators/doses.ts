@@ -3,7 +3,7 @@ import { isCopper } from '../catalogue/treatments/groups.ts'
 import { shortCourseName } from '../courses/names.ts'
 import { mgPerUnit } from '../dosing/product.ts'
 import type { AnswerLine, Calculator, LoggableDose, Reading } from './calculator.ts'
-import { productFields, readProduct, type ReadProduct } from './product-fields.ts'
+import { notOver, productFields, readProduct, type ReadProduct } from './product-fields.ts'
 
 const VOLUME = { id: 'volumeL', label: 'Net volume', unit: 'L' }
 const volumeOf = (reading: Reading) =>
@@ -24,6 +24,15 @@ function bandLine(ingredient: string | null, mgPerL: number): AnswerLine[] {
       value: `${low}–${high} mg/L: ${mgPerL < low - 1e-9 ? 'under' : mgPerL > high + 1e-9 ? 'over' : 'in range'}`,
     }),
   )
+}
+
+/** The highest level the handbook gives an agent in the tank, where the wanted one lies within it; none is infinity. */
+function highestOf(ingredient: string | null, targetMgPerL: number): number {
+  const highs = DOSES.filter(
+    ({ agent, route, unit, high }) =>
+      agent === ingredient && route === 'tank' && unit === 'mg/L' && high >= targetMgPerL - 1e-9,
+  ).map(({ high }) => high)
+  return highs.length > 0 ? Math.max(...highs) : Infinity
 }
 
 /** What to do where the tool cannot measure so little. */
@@ -76,8 +85,11 @@ export const DOSE: Calculator = {
       `over the ${currentMgPerL} mg/L there are: to come down, change water`,
     )
     if (!out) return null
-    const isLittle = out.measured?.belowMeasurable ?? false
-    const amount = out.measured && !isLittle ? out.measured.amount : out.exact.amount
+    const high = highestOf(product.ingredient, targetMgPerL)
+    const most = ((high - currentMgPerL) * volumeL) / mgPerUnit(product.product)
+    const measured = out.measured ? notOver(out.measured.amount, product.step, most) : out.exact.amount
+    const isLittle = measured === 0
+    const amount = isLittle ? out.exact.amount : measured
     const makes = currentMgPerL + (amount * mgPerUnit(product.product)) / volumeL
     return {
       lead: { what: 'dose', value: amount, unit: product.unit },

@@ -64,6 +64,13 @@ export function productFields(values: Values, products: readonly KnownProduct[])
   ]
 }
 
+/**
+ * A measured amount that stays at or under a limit: where rounding to the tool's step went over, one step less.
+ * @param most the amount that is exactly the limit, in the product's unit
+ */
+export const notOver = (amount: number, step: number | undefined, most: number): number =>
+  step !== undefined && amount > most * (1 + 1e-9) ? Math.max(0, amount - step) : amount
+
 export interface ReadProduct {
   product: Product
   ingredient: string | null
