@@ -24,6 +24,8 @@ const shared = {
 }
 
 export default {
+  // A busy machine is no fault of what is tested.
+  testTimeout: 30_000,
   projects: [
     {
       ...shared,

@@ -10,6 +10,7 @@ test('a first visitor gets a measurable amount without setting anything up', asy
   await page.getByLabel('Level wanted').fill('1')
   await page.getByLabel('Strength').fill('10')
   await expect(page.getByRole('status', { name: 'Answer' })).toContainText('6.1 mL')
+  await expect(page).toHaveURL(/strength=10/)
   await page.reload()
   await expect(page.getByRole('status', { name: 'Answer' })).toContainText('6.1 mL')
 })

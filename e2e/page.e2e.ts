@@ -26,7 +26,6 @@ const SCREENS: readonly [name: string, path: string, within?: string][] = [
   ['dose, peroxide', '/dose/peroxide?volumeL=100&percent=12'],
   ['handbook', '/handbook'],
   ['handbook, agents', '/handbook/agents'],
-  ['handbook, plans', '/handbook/plans'],
   ['records', '/records'],
   ['more', '/more'],
   ['no such page', '/nowhere'],

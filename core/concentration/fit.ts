@@ -66,19 +66,23 @@ function momentsOf(
   return moments
 }
 
-/** The posterior at one place: half the squared misfit with the priors', its gradient and Gauss–Newton Hessian. */
-interface State {
-  cost: number
-  gradientV: number
-  gradientH: number
-  hessianVV: number
-  hessianVH: number
-  hessianHH: number
-}
+/**
+ * The posterior at one place: half the squared misfit with the priors', its gradient and Gauss–Newton Hessian, in this order:
+ * cost, gradient by ln V and by ln half-life, Hessian VV, VH, HH. A flat array, used again and again.
+ */
+type State = Float64Array
+const COST = 0
+const GRADIENT_V = 1
+const GRADIENT_H = 2
+const HESSIAN_VV = 3
+const HESSIAN_VH = 4
+const HESSIAN_HH = 5
+const STATE_SIZE = 6
 
 /**
  * Runs the model at (ln V, ln half-life). The level is what was there and what changes bring (base) plus what doses bring
  * (dosed ÷ V); both decay alike. Carrying the slope of each by the decay rate along gives the derivatives without differences.
+ * @param state     where to write the posterior
  * @param residuals where to write model − reading, in time order; null when nobody asks
  */
 function evaluate(
@@ -87,8 +91,9 @@ function evaluate(
   prior: { v: number; h: number; weightV: number; weightH: number },
   logVolume: number,
   logHalfLife: number,
+  state: State,
   residuals: Float64Array | null,
-): State {
+): void {
   const volume = Math.exp(logVolume)
   const rate = Math.LN2 / Math.exp(logHalfLife)
   let base = startMgPerL
@@ -135,7 +140,12 @@ function evaluate(
       if (residuals) residuals[read++] = residual
     }
   }
-  return { cost, gradientV, gradientH, hessianVV, hessianVH, hessianHH }
+  state[COST] = cost
+  state[GRADIENT_V] = gradientV
+  state[GRADIENT_H] = gradientH
+  state[HESSIAN_VV] = hessianVV
+  state[HESSIAN_VH] = hessianVH
+  state[HESSIAN_HH] = hessianHH
 }
 
 const MAX_ITERATIONS = 200
@@ -164,26 +174,28 @@ export function concentrationFit(input: ConcentrationFitInput): Result<Concentra
     weightV: 1 / volumePrior.logSd ** 2,
     weightH: 1 / halfLifePrior.logSd ** 2,
   }
-  const at = (v: number, h: number, residuals: Float64Array | null = null) =>
-    evaluate(moments, input.start.mgPerL, prior, v, h, residuals)
+  const at = (v: number, h: number, into: State, residuals: Float64Array | null = null) =>
+    evaluate(moments, input.start.mgPerL, prior, v, h, into, residuals)
 
   const descend = (fromH: number): { v: number; h: number; state: State } => {
     let v = prior.v
     let h = fromH
-    let state = at(v, h)
+    let state = new Float64Array(STATE_SIZE)
+    let tried = new Float64Array(STATE_SIZE)
+    at(v, h, state)
     let damping = 1e-4
     for (let i = 0; i < MAX_ITERATIONS; i++) {
-      const a = state.hessianVV * (1 + damping)
-      const b = state.hessianVH
-      const c = state.hessianHH * (1 + damping)
+      const a = state[HESSIAN_VV]! * (1 + damping)
+      const b = state[HESSIAN_VH]!
+      const c = state[HESSIAN_HH]! * (1 + damping)
       const determinant = a * c - b * b
-      const stepV = (-c * state.gradientV + b * state.gradientH) / determinant
-      const stepH = (b * state.gradientV - a * state.gradientH) / determinant
-      const tried = at(v + stepV, h + stepH)
-      if (tried.cost <= state.cost) {
+      const stepV = (-c * state[GRADIENT_V]! + b * state[GRADIENT_H]!) / determinant
+      const stepH = (b * state[GRADIENT_V]! - a * state[GRADIENT_H]!) / determinant
+      at(v + stepV, h + stepH, tried)
+      if (tried[COST]! <= state[COST]!) {
         v += stepV
         h += stepH
-        state = tried
+        ;[state, tried] = [tried, state]
         damping = Math.max(damping / 10, 1e-12)
         if (Math.abs(stepV) + Math.abs(stepH) < CONVERGED) break
       } else {
@@ -195,16 +207,17 @@ export function concentrationFit(input: ConcentrationFitInput): Result<Concentra
   }
 
   const { v, h, state } = STARTS.map((shift) => descend(prior.h + shift * halfLifePrior.logSd)).reduce((best, one) =>
-    one.state.cost < best.state.cost - 1e-9 ? one : best,
+    one.state[COST]! < best.state[COST]! - 1e-9 ? one : best,
   )
-  const determinant = state.hessianVV * state.hessianHH - state.hessianVH ** 2
+  const [hessianVV, hessianVH, hessianHH] = [state[HESSIAN_VV]!, state[HESSIAN_VH]!, state[HESSIAN_HH]!]
+  const determinant = hessianVV * hessianHH - hessianVH ** 2
   const residuals = new Float64Array(readings.length)
-  at(v, h, residuals)
+  at(v, h, new Float64Array(STATE_SIZE), residuals)
   return ok({
     volumeL: Math.exp(v),
     halfLifeHours: Math.exp(h),
-    logSdVolume: Math.sqrt(state.hessianHH / determinant),
-    logSdHalfLife: Math.sqrt(state.hessianVV / determinant),
+    logSdVolume: Math.sqrt(hessianHH / determinant),
+    logSdHalfLife: Math.sqrt(hessianVV / determinant),
     residuals: Array.from(residuals, (residual) => -residual),
   })
 }

@@ -279,7 +279,7 @@ describe('acclimation', () => {
             float: { minutes: 15 },
             room: { temperatureC: tank.temperatureC },
             method: { kind: 'drip', mlPerMinute: 40 },
-            minutes: 1200,
+            minutes: 700,
           }),
         )
         const last = points.at(-1)!
@@ -294,7 +294,7 @@ describe('acclimation', () => {
           expect(point.freeAmmoniaMgPerL).toBeLessThanOrEqual(point.tanMgPerL)
         }
       }),
-      { numRuns: 30 },
+      { numRuns: 15 },
     )
   })
 

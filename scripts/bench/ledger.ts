@@ -8,6 +8,7 @@ import type { AddressInfo } from 'node:net'
 import { fileURLToPath } from 'node:url'
 import { CHROMIUM, CHROMIUM_FLAGS } from '../../e2e/support/place.ts'
 import { createApp } from '../../server/app.ts'
+import { keystrokes, quantile } from './keystrokes.ts'
 import { longJournal } from './long-journal.ts'
 
 const SIZES = [1_000, 50_000] as const
@@ -16,9 +17,8 @@ const ROUNDS = 10
 const APPENDS_A_ROUND = 20
 const KEYSTROKES = 120
 const COLD_OPENS = 5
+const LINE = 'tank1 no3 8 po4 .08 alk 8.2 ca 420 '
 
-const quantile = (values: readonly number[], q: number): number =>
-  [...values].sort((a, b) => a - b)[Math.min(values.length - 1, Math.floor(values.length * q))]!
 const ms = (value: number) => `${value.toFixed(2)} ms`
 
 /** Puts a journal of so many entries into the own household's store, in segments as the app writes them. */
@@ -88,38 +88,6 @@ const appends = (page: Page) =>
     return times
   }, APPENDS_A_ROUND)
 
-/**
- * Times from a real key press, as the browser stamps it, to just after the frame that shows what the line reads as. Keys
- * come when they come: not in step with the frames.
- */
-async function keystrokes(page: Page): Promise<number[]> {
-  await page.evaluate(() => {
-    const times: number[] = ((window as unknown as { keyTimes: number[] }).keyTimes = [])
-    const channel = new MessageChannel()
-    const waiting: number[] = []
-    channel.port1.onmessage = () => {
-      for (const pressed of waiting.splice(0)) times.push(performance.now() - pressed)
-    }
-    document.getElementById('log-line')!.addEventListener(
-      'keydown',
-      (event) => {
-        waiting.push(event.timeStamp)
-        // A task behind the frame's animation callbacks runs once the frame has been painted.
-        requestAnimationFrame(() => channel.port2.postMessage(null))
-      },
-      { capture: true },
-    )
-  })
-  const line = 'tank1 no3 8 po4 .08 alk 8.2 ca 420 '
-  await page.locator('#log-line').focus()
-  for (let i = 0; i < KEYSTROKES; i++) {
-    if (i % line.length === 0) await page.locator('#log-line').fill('')
-    await page.keyboard.press(line[i % line.length] === ' ' ? 'Space' : line[i % line.length]!)
-    await page.waitForTimeout(20 + ((i * 7) % 17))
-  }
-  return page.evaluate(() => (window as unknown as { keyTimes: number[] }).keyTimes)
-}
-
 /** A browser profile with a journal of some size, opened. */
 async function openAt(browser: Browser, origin: string, size: number) {
   const context = await browser.newContext({ viewport: { width: 1280, height: 800 }, serviceWorkers: 'block' })
@@ -144,7 +112,7 @@ for (let round = 0; round < ROUNDS; round++)
 const keys: number[][] = []
 for (const { page } of opened) {
   await page.bringToFront()
-  keys.push(await keystrokes(page))
+  keys.push(await keystrokes(page, page.locator('#log-line'), LINE, KEYSTROKES))
 }
 await browser.close()
 server.close()

@@ -56,7 +56,7 @@ test('an address opens the same again, and follows what is typed', async () => {
   await user.clear(screen.getByLabelText('Level wanted'))
   await user.type(screen.getByLabelText('Level wanted'), '20')
   expect(lead()).toHaveTextContent('50 Lonce')
-  expect(screen.getByLabelText('address')).toHaveTextContent('target=20')
+  await waitFor(() => expect(screen.getByLabelText('address')).toHaveTextContent('target=20'))
 })
 
 test('a picked tank brings its net volume, and the dose is logged there', async () => {

@@ -1,4 +1,4 @@
-import { useId, useMemo, useState } from 'react'
+import { useEffect, useId, useMemo, useState } from 'react'
 import { Link } from 'react-aria-components'
 import { useNavigate, useParams, useSearchParams } from 'react-router'
 import { styled } from 'styled-components'
@@ -115,6 +115,8 @@ export function Dose() {
   return <DoseBody key={calculator.id} calculator={calculator} />
 }
 
+const ADDRESS_AFTER_MS = 300
+
 /** Products of the shelf as a calculator needs them. */
 function useProducts(): KnownProduct[] {
   const { journal, revision } = useHousehold()
@@ -144,12 +146,10 @@ function DoseBody({ calculator }: { calculator: Calculator }) {
   const fields = calculator.fields(values, products)
   const result = computed(calculator, values, products)
   const faults = 'faults' in result ? result.faults : {}
-  const keepAddress = (next: Values, nextTank: string | null) => setParams(paramsOf(next, nextTank), { replace: true })
   const change = (fieldId: string, value: string) => {
     const next = { ...values, [fieldId]: value }
     setValues(next)
     setTouched(new Set([...touched, fieldId]))
-    keepAddress(next, tankId)
   }
   const pickTank = (picked: string) => {
     const chosen = picked === '' ? null : picked
@@ -157,8 +157,13 @@ function DoseBody({ calculator }: { calculator: Calculator }) {
     const next = netL === undefined ? values : { ...values, volumeL: String(Number(netL.toPrecision(5))) }
     setTankId(chosen)
     setValues(next)
-    keepAddress(next, chosen)
   }
+  // The address follows once the keys rest: a navigation with each would hold up the number.
+  useEffect(() => {
+    if (touched.size === 0 && tankId === null) return
+    const timer = setTimeout(() => setParams(paramsOf(values, tankId), { replace: true }), ADDRESS_AFTER_MS)
+    return () => clearTimeout(timer)
+  }, [values, tankId, touched, setParams])
   const productId = values['product'] ?? fields.find((field) => field.id === 'product')?.start
   const lead = 'answer' in result ? <AnswerLead answer={result.answer} /> : <Waiting>fill in the fields</Waiting>
   const rest = 'answer' in result && (

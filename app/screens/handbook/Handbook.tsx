@@ -1,4 +1,4 @@
-import { useEffect, useState, type ReactNode } from 'react'
+import { useDeferredValue, useEffect, useState, type ReactNode } from 'react'
 import { Link } from 'react-aria-components'
 import { useLocation, useParams, useSearchParams } from 'react-router'
 import { styled } from 'styled-components'
@@ -104,6 +104,8 @@ const RowLink = styled(Link)`
   text-underline-offset: 3px;
 `
 
+const ADDRESS_AFTER_MS = 300
+
 /** Hazards stand out from the rest of a row. */
 const HAZARDS: ReadonlySet<string> = new Set(['hazard', 'caution', 'doNot'])
 
@@ -114,10 +116,16 @@ export function Handbook() {
   const { data } = useHandbook()
   const wanted = params.get('q') ?? ''
   const [text, setText] = useState(wanted)
-  const look = (next: string) => {
-    setText(next)
-    setParams(next.trim() === '' ? {} : { q: next }, { replace: true })
-  }
+  // What is found may come a moment after the keys, and the address when they rest.
+  const looked = useDeferredValue(text)
+  useEffect(() => {
+    if (text === wanted) return
+    const timer = setTimeout(
+      () => setParams(text.trim() === '' ? {} : { q: text }, { replace: true }),
+      ADDRESS_AFTER_MS,
+    )
+    return () => clearTimeout(timer)
+  }, [text, wanted, setParams])
   const chapter = data?.chapters.find(({ id }) => id === chapterId) ?? null
   return (
     <Page>
@@ -134,7 +142,7 @@ export function Handbook() {
               id="look-up"
               type="search"
               value={text}
-              onChange={(event) => look(event.target.value)}
+              onChange={(event) => setText(event.target.value)}
               placeholder="copper, velvet, dinos"
             />
           </Stack>
@@ -153,8 +161,8 @@ export function Handbook() {
         <div>
           {!data ? (
             <Small>Opening …</Small>
-          ) : text.trim() !== '' ? (
-            <Found whole={data} text={text} />
+          ) : looked.trim() !== '' ? (
+            <Found whole={data} text={looked} />
           ) : chapter ? (
             <ChapterBody key={chapter.id} chapter={chapter} whole={data} />
           ) : (
