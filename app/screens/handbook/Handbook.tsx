@@ -32,6 +32,10 @@ const Chapters = styled.nav`
     flex-direction: row;
     flex-wrap: wrap;
     gap: 0 16px;
+    /* What was found is wanted, not the way elsewhere. */
+    &[data-looking='true'] {
+      display: none;
+    }
   }
 `
 
@@ -146,7 +150,7 @@ export function Handbook() {
               placeholder="copper, velvet, dinos"
             />
           </Stack>
-          <Chapters aria-label="Chapters">
+          <Chapters aria-label="Chapters" data-looking={looked.trim() !== ''}>
             {data?.chapters.map(({ id, title }) => (
               <ChapterLink
                 key={id}
