@@ -78,3 +78,16 @@ test('a long run tells its progress, leaves the page free, and frees the worker 
   expect(told.progress[2]).toBeGreaterThan(told.progress[1]!)
   expect(told.after).toEqual({ doseMjPerCm2: 45, turnoversPerHour: 4 })
 })
+
+test('the worker still answers after the page’s memory was tidied', async ({ page }) => {
+  await openSample(page)
+  const ask = () =>
+    page.evaluate(() => window.brinvoCore!('uv.size', { uvcWatts: 5, gapCm: 1.5, flowLPerHour: 600, volumeL: 150 }))
+  const cdp = await page.context().newCDPSession(page)
+  for (let i = 0; i < 3; i++) {
+    expect(await ask()).toEqual({ doseMjPerCm2: 45, turnoversPerHour: 4 })
+    await cdp.send('HeapProfiler.collectGarbage')
+    // What is let go of on collection is let go of in a task after it.
+    await page.evaluate(() => new Promise((resolve) => setTimeout(resolve, 100)))
+  }
+})

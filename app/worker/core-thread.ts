@@ -1,4 +1,4 @@
-import { proxy, wrap } from 'comlink'
+import { proxy, wrap, type Remote } from 'comlink'
 import type { InputOf, OperationName, OutputOf } from '../../core/operations/registry.ts'
 import { refuse, type Result } from '../../core/result/result.ts'
 import type { CoreService } from './core.worker.ts'
@@ -32,7 +32,11 @@ export class Cancelled extends Error {
  * of, and the next run gets a fresh one.
  */
 export class CoreThread {
-  private worker: Worker | null = null
+  /**
+   * The worker with its wrapping, kept together: comlink lets go of a worker's service once its wrapping is collected, and
+   * every call after that would wait for ever.
+   */
+  private thread: { worker: Worker; core: Remote<CoreService> } | null = null
   private running: Job | null = null
   private readonly waiting: Job[] = []
 
@@ -62,11 +66,10 @@ export class CoreThread {
   private next(): void {
     if (this.running || this.waiting.length === 0) return
     const job = (this.running = this.waiting.shift()!)
-    const worker = (this.worker ??= this.makeWorker())
+    const { worker, core } = (this.thread ??= this.begin())
     const { operation, input, options } = job
     worker.onerror = (event) =>
       this.end(job, () => job.fail(new Error(event.message || 'the worker could not be started')), true)
-    const core = wrap<CoreService>(worker)
     const told = options.onProgress && proxy(options.onProgress)
     void (told ? core.run(operation, input, told) : core.run(operation, input)).then(
       (result) => this.end(job, () => job.settle(result)),
@@ -96,8 +99,13 @@ export class CoreThread {
     }
   }
 
+  private begin(): { worker: Worker; core: Remote<CoreService> } {
+    const worker = this.makeWorker()
+    return { worker, core: wrap<CoreService>(worker) }
+  }
+
   private drop(): void {
-    this.worker?.terminate()
-    this.worker = null
+    this.thread?.worker.terminate()
+    this.thread = null
   }
 }
