@@ -1,5 +1,6 @@
 import { DOSES } from '../catalogue/treatments/doses.data.ts'
 import { ingredientById } from '../catalogue/ingredient.ts'
+import { mgPerUnit } from '../dosing/product.ts'
 import type { Calculator } from './calculator.ts'
 import { notOver, productFields, readProduct } from './product-fields.ts'
 
@@ -222,17 +223,9 @@ export const FOOD: Calculator = {
     const product = readProduct(reading)
     if (foodG === undefined || mgPerG === undefined || !product) return null
     const massMg = foodG * mgPerG
-    const perUnit =
-      product.product.kind === 'powder'
-        ? product.product.activeFraction * 1000
-        : product.product.kind === 'pack'
-          ? product.product.mgPerPack
-          : product.product.kind === 'drops'
-            ? product.product.mgPerMl / (product.product.dropsPerMl ?? 20)
-            : product.product.mgPerMl
     const ingredient = ingredientById(dose.agent)
     return {
-      lead: { what: 'into the food', value: massMg / perUnit, unit: product.unit },
+      lead: { what: 'into the food', value: massMg / mgPerUnit(product.product), unit: product.unit },
       says: `${Number(massMg.toPrecision(4))} mg active in ${foodG} g`,
       lines: [
         ...(dose.courseDays ? [{ what: 'for', value: `${dose.courseDays[0]}–${dose.courseDays[1]} days` }] : []),

@@ -15,6 +15,9 @@ export interface Field {
   hint?: string
 }
 
+/** The water that most calculators ask for. */
+export const VOLUME: Field = { id: 'volumeL', label: 'Net volume', unit: 'L' }
+
 /** Fields as typed, by id. */
 export type Values = Readonly<Record<string, string>>
 

@@ -1,18 +1,12 @@
 import { BATH, FOOD, PEROXIDE } from './baths.ts'
 import type { Calculator } from './calculator.ts'
 import { AFTER_CHANGE, DOSE, RAMP, WEEK_BOTTLE } from './doses.ts'
-import {
-  AMMONIA,
-  BY_DOSE,
-  CHANGE_FOR,
-  CHANGES_LEFT,
-  DOWN,
-  ELEMENT,
-  GEOMETRY,
-  SALINITY_SWAP,
-  UNITS,
-  UV,
-} from './water.ts'
+import { CHANGE_FOR, CHANGES_LEFT } from './changes.ts'
+import { AMMONIA, SALINITY_SWAP } from './chemistry.ts'
+import { DOWN, ELEMENT } from './elements.ts'
+import { UV } from './equipment.ts'
+import { UNITS } from './units.ts'
+import { BY_DOSE, GEOMETRY } from './volume.ts'
 
 export type { Answer, AnswerLine, Calculator, Computed, Fault, Field, KnownProduct, Values } from './calculator.ts'
 export { computed } from './calculator.ts'

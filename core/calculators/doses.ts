@@ -1,11 +1,10 @@
 import { DOSES } from '../catalogue/treatments/doses.data.ts'
 import { isCopper } from '../catalogue/treatments/groups.ts'
 import { shortCourseName } from '../courses/names.ts'
-import { mgPerUnit } from '../dosing/product.ts'
-import type { AnswerLine, Calculator, LoggableDose, Reading } from './calculator.ts'
+import { amountUnit, mgPerUnit } from '../dosing/product.ts'
+import { VOLUME, type AnswerLine, type Calculator, type LoggableDose, type Reading } from './calculator.ts'
 import { notOver, productFields, readProduct, type ReadProduct } from './product-fields.ts'
 
-const VOLUME = { id: 'volumeL', label: 'Net volume', unit: 'L' }
 const volumeOf = (reading: Reading) =>
   reading.number('volumeL', { over: 0, rather: 'the net volume, not the tank’s name' })
 
@@ -43,7 +42,7 @@ function tooLittle({ product }: ReadProduct, massMg: number): AnswerLine {
   }
   return {
     what: 'thin 1 part with 9 parts of fresh water, then dose',
-    value: (10 * massMg) / (product.kind === 'pack' ? product.mgPerPack : mgPerUnit(product)),
+    value: (10 * massMg) / mgPerUnit(product),
     unit: product.kind === 'pack' ? 'tenths of a pack' : product.kind === 'drops' ? 'drops' : 'mL',
   }
 }
@@ -52,7 +51,7 @@ const logOf = ({ ingredient, product }: ReadProduct, amount: number): LoggableDo
   ingredient,
   amount,
   massMg: amount * mgPerUnit(product),
-  unit: product.kind === 'powder' ? 'g' : product.kind === 'pack' ? 'pack' : product.kind === 'drops' ? 'drop' : 'mL',
+  unit: amountUnit(product),
 })
 
 export const DOSE: Calculator = {

@@ -1,0 +1,149 @@
+import { seawaterDensity } from '../salinity/seawater.ts'
+import { VOLUME, type Calculator } from './calculator.ts'
+
+const UNIT = {
+  id: 'unit',
+  label: 'Salinity in',
+  choices: [
+    { value: 'psu', label: 'psu (ppt)' },
+    { value: 'sg', label: 'specific gravity' },
+  ],
+  start: 'psu',
+}
+
+export const SALINITY_SWAP: Calculator = {
+  id: 'salinity',
+  group: 'Salinity',
+  title: 'Salinity down or up',
+  about: 'litres to swap at each step; hyposalinity and back',
+  fields: () => [
+    VOLUME,
+    UNIT,
+    { id: 'from', label: 'Now' },
+    { id: 'to', label: 'Wanted' },
+    { id: 'replacement', label: 'In the new water', hint: '0 for fresh water; SG 1.000' },
+    { id: 'step', label: 'At most in one step', unit: 'psu', start: '2' },
+    { id: 'hours', label: 'Between steps', unit: 'h', start: '12' },
+  ],
+  compute(reading) {
+    const unit = reading.text('unit') === 'sg' ? ('sg' as const) : ('psu' as const)
+    const rather = unit === 'sg' ? 'specific gravity, such as 1.025' : 'psu, such as 35'
+    const limits = unit === 'sg' ? { least: 0.99, most: 1.045, rather } : { least: 0, most: 50, rather }
+    const psu = (id: string): number | undefined => {
+      const value = reading.number(id, limits)
+      if (value === undefined || unit === 'psu') return value
+      // Fresh water reads 1.000 and may come a hair under it.
+      return value <= 1 ? 0 : reading.ask('salinity.convert', { value, unit }, { '': id })?.psu
+    }
+    const volumeL = reading.number('volumeL', { over: 0 })
+    const [fromPsu, toPsu, replacementPsu] = [psu('from'), psu('to'), psu('replacement')]
+    const maxStepPsu = reading.number('step', { over: 0 })
+    const hoursBetween = reading.number('hours', { over: 0 })
+    if (
+      volumeL === undefined ||
+      fromPsu === undefined ||
+      toPsu === undefined ||
+      replacementPsu === undefined ||
+      maxStepPsu === undefined ||
+      hoursBetween === undefined
+    )
+      return null
+    const out = reading.ask(
+      'salinity.swap',
+      { volumeL, fromPsu, toPsu, replacementPsu, maxStepPsu, hoursBetween },
+      { '/toPsu': 'to', '/replacementPsu': 'replacement' },
+      'the new water does not lead there: it has to lie beyond what is wanted',
+    )
+    if (!out) return null
+    const first = out.steps[0]
+    return {
+      lead: { what: 'first swap', value: first?.replaceL ?? 0, unit: 'L' },
+      says:
+        out.steps.length === 0
+          ? 'it is there already'
+          : `${out.steps.length} swaps, ${Number(out.totalL.toPrecision(4))} L in all`,
+      lines: [
+        ...out.steps.map(({ afterHours, replaceL, psu: reached }, i) => ({
+          what: i === 0 ? 'now' : `after ${Number(afterHours.toFixed(1))} h`,
+          value: `${Number(replaceL.toPrecision(4))} L → ${Number(reached.toPrecision(4))} psu`,
+        })),
+        ...(toPsu > fromPsu
+          ? [
+              {
+                what: 'or dry salt in all, at least',
+                value: (volumeL * seawaterDensity(toPsu, 25) * (toPsu - fromPsu)) / 1000,
+                unit: 'g; mixes hold water, so a tenth more',
+              },
+            ]
+          : []),
+      ],
+      cautions: [
+        'Raise slowly: at most 0.002 SG, about 2.7 psu, a day. Hyposalinity harms invertebrates, corals and live rock; test twice a day.',
+      ],
+    }
+  },
+}
+
+export const AMMONIA: Calculator = {
+  id: 'ammonia',
+  group: 'Ammonia',
+  title: 'Kit against card',
+  about: 'how much of the ammonia is free, and whether the two really disagree',
+  fields: () => [
+    { id: 'tan', label: 'Total ammonia by the kit', unit: 'mg/L N' },
+    { id: 'sd', label: 'The kit may be off by', unit: 'mg/L', start: '0.1' },
+    { id: 'pH', label: 'pH' },
+    { id: 'temperatureC', label: 'Temperature', unit: '°C', start: '25' },
+    { id: 'salinity', label: 'Salinity', unit: 'psu', start: '35' },
+    { id: 'cardLow', label: 'The card shows, from', unit: 'mg/L N', start: '0' },
+    { id: 'cardHigh', label: 'to', unit: 'mg/L N', start: '0.02' },
+  ],
+  compute(reading) {
+    const tanMgPerL = reading.number('tan', { least: 0 })
+    const off = reading.number('sd', { least: 0 })
+    const pH = reading.number('pH', { least: 0, most: 14, rather: 'such as 8.1' })
+    const temperatureC = reading.number('temperatureC', { least: 0, most: 40 })
+    const salinityPsu = reading.number('salinity', { least: 0, most: 50, rather: 'psu, such as 35' })
+    const lowMgPerL = reading.number('cardLow', { least: 0 })
+    const highMgPerL = reading.number('cardHigh', { least: 0 })
+    if (
+      tanMgPerL === undefined ||
+      off === undefined ||
+      pH === undefined ||
+      temperatureC === undefined ||
+      salinityPsu === undefined ||
+      lowMgPerL === undefined ||
+      highMgPerL === undefined
+    )
+      return null
+    const water = { pH, temperatureC, salinityPsu }
+    const free = reading.ask('ammonia.free', { tanMgPerL, ...water }, { '/tanMgPerL': 'tan' })
+    const out = reading.ask(
+      'ammonia.compare',
+      { kit: { tanMgPerL, sdMgPerL: off / 2 }, indicator: { lowMgPerL, highMgPerL }, ...water },
+      { '/indicator': 'cardLow', '/kit': 'tan' },
+    )
+    if (!free || !out) return null
+    const verdicts = {
+      agree: 'the kit and the card agree',
+      'indicator-low': 'the card shows less than the kit’s ammonia would give: act on the kit, test again',
+      'indicator-high': 'the card shows more than the kit’s ammonia would give: act on the card, test again',
+    }
+    return {
+      lead: { what: 'free ammonia', value: free.freeMgPerL, unit: 'mg/L N' },
+      says: verdicts[out.verdict],
+      lines: [
+        { what: 'of the total', value: 100 * free.fraction, unit: '%' },
+        { what: 'the kit’s range of free ammonia, from', value: out.fromMgPerL, unit: 'mg/L N' },
+        { what: 'to', value: out.toMgPerL, unit: 'mg/L N' },
+      ],
+      cautions:
+        free.freeMgPerL >= FREE_HARMS
+          ? ['Over 0.02 mg/L free ammonia harms fish: change water, add air, feed nothing.']
+          : [],
+    }
+  },
+}
+
+/** Free ammonia that harms on the long run, mg/L N: the limit of acclimation.md for tender fish. */
+const FREE_HARMS = 0.02
