@@ -65,6 +65,64 @@ export const AnimalLimits = strict({
 })
 export type AnimalLimits = Static<typeof AnimalLimits>
 
+/** What an animal bears, with the hardness that decides in fresh water. */
+export const WayLimits = strict({
+  ...AnimalLimits.properties,
+  matchDkh: Type.Optional(positive('ends within so many dKH of the tank; fresh water only')),
+})
+
+export type WayLimits = Static<typeof WayLimits>
+
+export const CompareInput = strict({
+  animals: Type.Array(
+    strict({
+      id: Type.String({ minLength: 1, maxLength: 64 }),
+      name: Type.String({ minLength: 1, maxLength: 120 }),
+      bag: bag(),
+      limits: WayLimits,
+    }),
+    { minItems: 1, maxItems: 12 },
+  ),
+  tank: tank(),
+  container: container(),
+  room: room(),
+  float: float(),
+  gasExchangePerHour: Type.Optional(Type.Number({ minimum: 0, maximum: 1000, description: '0.8' })),
+  shippingHours: nonNegative(),
+  tankCanBeMatched: Type.Boolean(),
+})
+export type CompareInput = Static<typeof CompareInput>
+
+const wayKind = () => oneOf(['drip', 'scoop', 'match-and-release', 'at-once'] as const)
+const wayKindOrNull = () => Type.Union([wayKind(), Type.Null()])
+const way = strict({
+  kind: wayKind(),
+  method: Type.Union([AcclimationMethod, Type.Null()]),
+  moveAt: nonNegative('minute, float included'),
+  points: Simulation.properties.points,
+  beyond: Simulation.properties.points,
+  peakPsuPerHour: nonNegative(),
+  peakFree: nonNegative(),
+  peakFreeAt: nonNegative(),
+  broken: Type.Array(strict({ what: oneOf(['pace', 'free-ammonia', 'time', 'reach'] as const), words: Type.String() })),
+})
+export const CompareOutput = strict({
+  containers: Type.Array(
+    strict({
+      ids: Type.Array(Type.String()),
+      bag: bag(),
+      limits: WayLimits,
+      comparison: strict({
+        advised: wayKindOrNull(),
+        ways: Type.Array(way),
+        reasons: Type.Array(Type.String()),
+        keptWarm: wayKindOrNull(),
+      }),
+    }),
+  ),
+  why: Type.Array(Type.String()),
+})
+
 export const PlanInput = strict({
   bag: bag(),
   tank: tank(),

@@ -1,7 +1,8 @@
 import { expectOk } from '../result/result.ts'
 import type { PlanInput } from './acclimation.schema.ts'
-import { judge, planAcclimation } from './plan.ts'
+import { planAcclimation } from './plan.ts'
 import { simulateAcclimation } from './simulate.ts'
+import { judge } from './trials.ts'
 
 const overnight: PlanInput = {
   bag: { volumeL: 1.2, temperatureC: 22, salinityPsu: 33.5, pH: 7.4, alkalinityDkh: 7, tanMgPerL: 0.4 },

@@ -1,121 +1,58 @@
 import { invalid, ok, type Result } from '../result/result.ts'
-import type {
-  AcclimationMethod,
-  AcclimationPlan,
-  AnimalLimits,
-  PlanInput,
-  SimulateInput,
-  Simulation,
-} from './acclimation.schema.ts'
-import { acclimationFault, simulateAcclimation } from './simulate.ts'
+import type { AcclimationMethod, AcclimationPlan, PlanInput, SimulateInput } from './acclimation.schema.ts'
+import { acclimationFault, simulateAcclimation, type Setting } from './simulate.ts'
+import { gentlest, keepsAmmonia, keepsPace, tryAll, type Limits, type Trial } from './trials.ts'
+import { mindsSalinity } from './limits.ts'
+import { degreesWords, freeWords, psuWords } from './words.ts'
 
-/** Drips that are tried, as a share of the bag's water a minute: from hours to minutes for a mixture. */
-const DRIPS = { slowest: 0.0008, fastest: 0.25, count: 38 }
-/** Scoops that are tried, as a share of the bag's water, at the handbook's five minutes and at twice that. */
-const SCOOP_SHARES = [0.02, 0.035, 0.06, 0.1, 0.16, 0.25, 0.4]
-const SCOOP_MINUTES = [5, 10]
-/** Salinity's pace is judged over so many minutes. */
-const WINDOW_MINUTES = 15
 /** A day in the bag is long: ammonia has gathered, and a low pH holds it harmless. */
 const LONG_TRANSIT_HOURS = 24
-const HAIR = 1e-9
 
-/** What can be set at the tap or dipped: two figures. */
-const practical = (value: number) => Number(value.toPrecision(2))
-
-function candidates({ bag, container }: PlanInput): AcclimationMethod[] {
-  const { slowest, fastest, count } = DRIPS
-  const drips = new Set<number>()
-  for (let i = 0; i < count; i++)
-    drips.add(practical(1000 * bag.volumeL * slowest * (fastest / slowest) ** (i / (count - 1))))
-  const room = container.capacityL - container.leaveL
-  const scoops = SCOOP_SHARES.map((share) => practical(share * bag.volumeL)).filter((scoopL) => scoopL <= room)
-  return [
-    ...[...drips].map((mlPerMinute) => ({ kind: 'drip' as const, mlPerMinute })),
-    ...SCOOP_MINUTES.flatMap((everyMinutes) =>
-      scoops.map((scoopL) => ({ kind: 'scoop' as const, scoopL, everyMinutes })),
-    ),
-  ]
-}
-
-/** How a way of mixing went, up to the minute at which the animal could move, or to the end if it never could. */
-export interface Trial {
-  method: AcclimationMethod
-  /** Null where salinity and temperature never came within reach. */
-  readyAt: number | null
-  peakPsuPerHour: number
-  peakFree: number
-  peakFreeAt: number
-}
-
-/** Judges a simulation by an animal's limits. */
-export function judge(
-  { points }: Simulation,
-  method: AcclimationMethod,
-  { tank, float, animal }: Pick<PlanInput, 'tank' | 'float' | 'animal'>,
-): Trial {
-  let peakPsuPerHour = 0
-  let peakFree = 0
-  let peakFreeAt = 0
-  for (let i = 0; i < points.length; i++) {
-    const point = points[i]!
-    const before = points[Math.max(0, i - WINDOW_MINUTES)]!
-    peakPsuPerHour = Math.max(peakPsuPerHour, (Math.abs(point.salinityPsu - before.salinityPsu) * 60) / WINDOW_MINUTES)
-    if (point.freeAmmoniaMgPerL > peakFree) [peakFree, peakFreeAt] = [point.freeAmmoniaMgPerL, point.minute]
-    if (
-      point.minute >= float.minutes - HAIR &&
-      Math.abs(point.salinityPsu - tank.salinityPsu) <= animal.matchPsu + HAIR &&
-      Math.abs(point.temperatureC - tank.temperatureC) <= animal.matchC + HAIR
-    )
-      return { method, readyAt: point.minute, peakPsuPerHour, peakFree, peakFreeAt }
-  }
-  return { method, readyAt: null, peakPsuPerHour, peakFree, peakFreeAt }
-}
-
-const keepsPace = ({ peakPsuPerHour }: Trial, { maxPsuPerHour }: AnimalLimits) => peakPsuPerHour <= maxPsuPerHour + HAIR
-const keepsAmmonia = ({ peakFree }: Trial, { maxFreeAmmoniaMgPerL }: AnimalLimits) =>
-  peakFree <= maxFreeAmmoniaMgPerL + HAIR
-
-/** The gentler of two ways: the slower salinity, then less free ammonia, then the shorter, then a drip. */
-function gentler(a: Trial, b: Trial): Trial {
-  const order =
-    a.peakPsuPerHour - b.peakPsuPerHour ||
-    a.peakFree - b.peakFree ||
-    a.readyAt! - b.readyAt! ||
-    (a.method.kind === b.method.kind ? 0 : a.method.kind === 'drip' ? -1 : 1)
-  return order <= 0 ? a : b
-}
-
-const psu = (value: number) => `${Number(value.toFixed(1))} psu`
-const free = (value: number) => `${value.toFixed(3)} mg/L`
-
-function transitReason({ shippingHours, bag }: PlanInput): string {
+/** What the hours on the way mean for the bag. */
+export function transitReason({ shippingHours, bag }: Pick<PlanInput, 'shippingHours' | 'bag'>): string {
   const hours = Number(shippingHours.toFixed(1))
   return shippingHours > LONG_TRANSIT_HOURS
     ? `${hours} h in transit: ammonia has gathered, and the bag’s pH of ${bag.pH.toFixed(1)} decides how much of it is harmless until it is opened`
     : `${hours} h in transit: little ammonia is to be expected`
 }
 
+/** What keeps every way of mixing from coming near enough in time: what the nearest of them is still off by. */
+function notInTime(trials: readonly Trial[], limits: Limits): string {
+  const near = [
+    ...(mindsSalinity(limits) ? [psuWords(limits.matchPsu)] : []),
+    ...(limits.matchDkh === undefined ? [] : [`${limits.matchDkh} dKH`]),
+    degreesWords(limits.matchC),
+  ].join(' and ')
+  const mildest = trials.reduce<Trial | null>((a, b) => (a && a.off.length <= b.off.length ? a : b), null)
+  const only = mildest?.off.length === 1 ? mildest.off[0]! : null
+  const cold =
+    only?.what === 'temperature'
+      ? `: the container loses its warmth to the room and stays ${degreesWords(Math.abs(only.by))} off. A float collar or warm packs, a larger container, a warmer room`
+      : ''
+  return `no drip or scoop comes within ${near} inside ${limits.maxMinutes} minutes${cold}`
+}
+
 /** Why no way of mixing will do, by what stands in each one's way. */
-function whyNot(trials: readonly Trial[], { animal, bag, tank }: PlanInput): string[] {
+export function whyNot(
+  trials: readonly Trial[],
+  limits: Limits,
+  { bag, tank }: Pick<Setting, 'bag' | 'tank'>,
+): string[] {
   const inTime = trials.filter(({ readyAt }) => readyAt !== null)
-  const paced = inTime.filter((trial) => keepsPace(trial, animal))
+  const paced = inTime.filter((trial) => keepsPace(trial, limits))
   const apart = Math.abs(tank.salinityPsu - bag.salinityPsu)
-  if (inTime.length === 0)
-    return [
-      `no drip or scoop comes within ${psu(animal.matchPsu)} and ${animal.matchC} °C inside ${animal.maxMinutes} minutes`,
-    ]
+  if (inTime.length === 0) return [notInTime(trials, limits)]
   const mildest = (paced.length > 0 ? paced : inTime).reduce((a, b) => (a.peakFree <= b.peakFree ? a : b))
   return [
     ...(paced.length === 0
       ? [
-          `${psu(apart)} apart: at ${psu(animal.maxPsuPerHour)} an hour that takes longer than the ${animal.maxMinutes} minutes there are`,
+          `${psuWords(apart)} apart: at ${psuWords(limits.maxPsuPerHour)} an hour that takes longer than the ${limits.maxMinutes} minutes there are`,
         ]
       : []),
-    ...(keepsAmmonia(mildest, animal)
+    ...(keepsAmmonia(mildest, limits)
       ? []
       : [
-          `opened, the gas leaves, pH rises, and free ammonia reaches ${free(mildest.peakFree)} by minute ${mildest.peakFreeAt}; the limit is ${free(animal.maxFreeAmmoniaMgPerL)}`,
+          `opened, the gas leaves, pH rises, and free ammonia reaches ${freeWords(mildest.peakFree)} by minute ${mildest.peakFreeAt}; the limit is ${freeWords(limits.maxFreeAmmoniaMgPerL)}`,
         ]),
   ]
 }
@@ -136,20 +73,9 @@ export function planAcclimation(input: PlanInput, progress?: (done: number) => v
   const shared = { bag, tank, container: input.container, room: input.room, float }
   const simulate = (method: AcclimationMethod, minutes: number) =>
     simulateAcclimation({ ...shared, method, minutes } satisfies SimulateInput)
-  const longest = animal.maxMinutes - float.minutes
-  const trials: Trial[] = []
-  const methods = candidates(input)
-  for (const [i, method] of methods.entries()) {
-    progress?.(i / methods.length)
-    const simulation = simulate(method, longest)
-    if (!simulation.ok) continue
-    trials.push(judge(simulation.value, method, input))
-  }
-  const kept = trials.filter(
-    (trial) => trial.readyAt !== null && keepsPace(trial, animal) && keepsAmmonia(trial, animal),
-  )
-  if (kept.length > 0) {
-    const best = kept.reduce(gentler)
+  const trials = tryAll(shared, animal, { why: true, progress })
+  const best = gentlest(trials, animal)
+  if (best) {
     const minutes = Math.max(0, best.readyAt! - float.minutes)
     const simulation = simulate(best.method, minutes)
     if (!simulation.ok) return simulation
@@ -159,9 +85,9 @@ export function planAcclimation(input: PlanInput, progress?: (done: number) => v
       minutes,
       reasons: [
         transitReason(input),
-        `salinity moves at most ${psu(best.peakPsuPerHour)} an hour; the animal bears ${psu(animal.maxPsuPerHour)}`,
-        `free ammonia stays under ${free(Math.max(best.peakFree, 0.001))}; the limit is ${free(animal.maxFreeAmmoniaMgPerL)}`,
-        `within ${psu(animal.matchPsu)} and ${animal.matchC} °C after ${best.readyAt} minutes, the float included`,
+        `salinity moves at most ${psuWords(best.peakPsuPerHour)} an hour; the animal bears ${psuWords(animal.maxPsuPerHour)}`,
+        `free ammonia stays under ${freeWords(Math.max(best.peakFree, 0.001))}; the limit is ${freeWords(animal.maxFreeAmmoniaMgPerL)}`,
+        `within ${psuWords(animal.matchPsu)} and ${animal.matchC} °C after ${best.readyAt} minutes, the float included`,
       ],
       simulation: simulation.value,
     })
@@ -175,9 +101,9 @@ export function planAcclimation(input: PlanInput, progress?: (done: number) => v
     minutes: 0,
     reasons: [
       transitReason(input),
-      ...whyNot(trials, input),
+      ...whyNot(trials, animal, input),
       input.tankCanBeMatched
-        ? `set the tank to ${psu(bag.salinityPsu)} beforehand, float, and move at once without the bag’s water`
+        ? `set the tank to ${psuWords(bag.salinityPsu)} beforehand, float, and move at once without the bag’s water`
         : 'the tank cannot be set to the bag: every way left breaks a limit; choose which, or ask who knows the animal',
     ],
     simulation: afloat.value,

@@ -13,6 +13,22 @@ for (const line of readFileSync(join(__dirname, 'check-values.jsonl'), 'utf8').s
   if (isOperation(operation) && !('error' in expected))
     sound.set(operation, [...(sound.get(operation) ?? []), small(input)])
 }
+const bag = { volumeL: 1.2, temperatureC: 22, salinityPsu: 31, pH: 7.2, alkalinityDkh: 7, tanMgPerL: 1 }
+const limits = { maxPsuPerHour: 2, matchPsu: 1, matchC: 1.5, maxFreeAmmoniaMgPerL: 0.03, maxMinutes: 60 }
+sound.set('acclimation.compare', [
+  {
+    animals: [
+      { id: 'a', name: 'Needle', bag, limits },
+      { id: 'b', name: 'Button', bag: { ...bag, salinityPsu: 34 }, limits: { ...limits, maxPsuPerHour: 1 } },
+    ],
+    tank: { temperatureC: 25, salinityPsu: 33, pH: 8.1, alkalinityDkh: 8 },
+    container: { capacityL: 5, leaveL: 2.5 },
+    room: { temperatureC: 21 },
+    float: { minutes: 20 },
+    shippingHours: 20,
+    tankCanBeMatched: true,
+  },
+])
 sound.set('journal.read', [{ text: '{"format":"brinvo-journal","version":1,"entries":[]}' }, { text: '' }])
 
 /** Simulations are kept short: it is not their length that is tried. */
@@ -94,7 +110,7 @@ function judged(operation: string, input: unknown): void {
 }
 
 /** What would make a run long for no gain: the lengths of simulations stay short. */
-const LENGTHS = new Set(['runs', 'horizonHours', 'cap'])
+const LENGTHS = new Set(['runs', 'horizonHours', 'cap', 'maxMinutes'])
 
 describe.each(Object.keys(OPERATIONS))('%s under fire', (operation) => {
   const inputs = sound.get(operation)!

@@ -1,4 +1,5 @@
 import { planAcclimation } from '../acclimation/plan.ts'
+import { compareBox } from '../acclimation/together.ts'
 import { simulateAcclimation } from '../acclimation/simulate.ts'
 import { compareAmmonia, freeAmmonia } from '../ammonia/ammonia.ts'
 import { therapeuticClock } from '../clock/clock.ts'
@@ -69,6 +70,10 @@ export const OPERATIONS = {
   'pest.clearance': operation('how often a course of dips clears a pest, by simulation', pestClearance),
   'acclimation.simulate': operation('a bag floated, opened and mixed, minute by minute', simulateAcclimation),
   'acclimation.plan': operation('the gentlest safe way from the bag to the tank', planAcclimation),
+  'acclimation.compare': operation(
+    'every way from the bags of a box to the tank, side by side, in one container or two',
+    compareBox,
+  ),
   'trend.fit': operation('the robust line through readings, its suspects and when it meets a target', trendFit),
   'microscopy.ratio': operation('share of dinoflagellates, slide by slide, and whether it changed', microscopyRatio),
   'diagnosis.rank': operation('conditions ranked by what is seen, and what to look for next', (input: DiagnosisInput) =>

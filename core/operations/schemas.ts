@@ -1,4 +1,11 @@
-import { AcclimationPlan, PlanInput, SimulateInput, Simulation } from '../acclimation/acclimation.schema.ts'
+import {
+  AcclimationPlan,
+  CompareInput,
+  CompareOutput,
+  PlanInput,
+  SimulateInput,
+  Simulation,
+} from '../acclimation/acclimation.schema.ts'
 import { AmmoniaComparison, CompareAmmoniaInput, FreeAmmonia, FreeAmmoniaInput } from '../ammonia/ammonia.schema.ts'
 import { Clock, ClockInput } from '../clock/clock.schema.ts'
 import {
@@ -62,6 +69,7 @@ export const OPERATION_SCHEMAS: Record<OperationName, { input: TSchema; output: 
   'pest.clearance': { input: PestClearanceInput, output: PestClearance },
   'acclimation.simulate': { input: SimulateInput, output: Simulation },
   'acclimation.plan': { input: PlanInput, output: AcclimationPlan },
+  'acclimation.compare': { input: CompareInput, output: CompareOutput },
   'trend.fit': { input: TrendFitInput, output: TrendFit },
   'microscopy.ratio': { input: MicroscopyInput, output: Microscopy },
   'diagnosis.rank': { input: DiagnosisInput, output: Diagnosis },

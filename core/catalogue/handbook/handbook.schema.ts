@@ -339,6 +339,7 @@ export const Trajectory = strict({
 export type Trajectory = Static<typeof Trajectory>
 
 export const AnimalLimitRow = strict({
+  id: id(),
   group: Type.String(),
   maxPsuPerHour: numberOrNull(),
   matchPsu: numberOrNull(),

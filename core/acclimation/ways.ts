@@ -1,0 +1,259 @@
+import type { AcclimationMethod } from './acclimation.schema.ts'
+import { mindsSalinity } from './limits.ts'
+import { transitReason, whyNot } from './plan.ts'
+import { playOut, type Point, type Setting } from './simulate.ts'
+import {
+  candidates,
+  gentler,
+  gentlest,
+  judge,
+  keepsAll,
+  keepsAmmonia,
+  keepsPace,
+  offBy,
+  tryAll,
+  tryOut,
+  WINDOW_MINUTES,
+  type Limits,
+  type Off,
+  type Trial,
+} from './trials.ts'
+import { degreesWords, freeWords, minutesWords, psuWords } from './words.ts'
+
+export type WayKind = 'drip' | 'scoop' | 'match-and-release' | 'at-once'
+
+/** A limit that a way does not keep, in words. */
+export interface Broken {
+  what: 'pace' | 'free-ammonia' | 'time' | 'reach'
+  words: string
+}
+
+/** One way from the bag to the tank, as it would go. */
+export interface Way {
+  kind: WayKind
+  /** Null where nothing is mixed. */
+  method: AcclimationMethod | null
+  /** The minute, float included, at which the animal goes across. */
+  moveAt: number
+  /** A point a minute up to the move. */
+  points: Point[]
+  /** The same water after the move would have been: what waiting does. */
+  beyond: Point[]
+  peakPsuPerHour: number
+  peakFree: number
+  peakFreeAt: number
+  broken: Broken[]
+}
+
+/** Everything that decides how an animal goes from a bag to a tank. */
+export interface Question {
+  setting: Setting
+  limits: Limits
+  shippingHours: number
+  /** Whether the tank can be set to the bag's salinity beforehand: nobody lives there who would mind. */
+  tankCanBeMatched: boolean
+  /** Minutes that the opened bag stands before anything is done. */
+  waitMinutes?: number
+}
+
+/** The ways side by side, the advised one first. */
+export interface Comparison {
+  advised: WayKind | null
+  ways: Way[]
+  reasons: string[]
+  /** Where nothing keeps all limits, but would if the container were kept at the tank's warmth: what would. */
+  keptWarm: WayKind | null
+}
+
+/** Ways that take too long are followed so much longer than the animal may wait, so that it can be said how long. */
+const LONGER = 4
+const LONGEST_MINUTES = 480
+/** What waiting does is shown for so long after the move. */
+const BEYOND_MINUTES = 60
+/** Warmer and colder than any water: no difference counts. */
+const ANY_C = 50
+
+const horizonOf = ({ maxMinutes }: Limits) => Math.max(maxMinutes, Math.min(LONGEST_MINUTES, LONGER * maxMinutes))
+
+/** A sudden change as a pace an hour: it falls within one window. */
+const paceOf = (psu: number) => (Math.abs(psu) * 60) / WINDOW_MINUTES
+
+function brokenBy(trial: Omit<Trial, 'method'>, moveAt: number, limits: Limits): Broken[] {
+  const broken: Broken[] = []
+  const add = (what: Broken['what'], words: string) => broken.push({ what, words })
+  if (!keepsPace(trial as Trial, limits))
+    add(
+      'pace',
+      `salinity moves ${psuWords(trial.peakPsuPerHour)} an hour at its quickest; it bears ${psuWords(limits.maxPsuPerHour)}`,
+    )
+  if (!keepsAmmonia(trial as Trial, limits))
+    add(
+      'free-ammonia',
+      `free ammonia reaches ${freeWords(trial.peakFree)} by minute ${trial.peakFreeAt}; the limit is ${freeWords(limits.maxFreeAmmoniaMgPerL)}`,
+    )
+  if (trial.readyAt === null)
+    for (const { what, by, within } of trial.off)
+      add(
+        'reach',
+        what === 'salinity'
+          ? `still ${psuWords(Math.abs(by))} off; it has to be within ${psuWords(within)}`
+          : what === 'temperature'
+            ? `still ${degreesWords(Math.abs(by))} off; it has to be within ${degreesWords(within)}`
+            : `hardness still ${Math.abs(by).toFixed(1)} dKH off; it has to be within ${within}`,
+      )
+  if (moveAt > limits.maxMinutes)
+    add('time', `takes ${minutesWords(moveAt)}; it may wait ${minutesWords(limits.maxMinutes)}`)
+  return broken
+}
+
+/**
+ * The minute at which the animal could move. Where it never could, the first at which only warmth is wanting, which can be
+ * kept from outside; else the last.
+ */
+function moveMinute(points: readonly Point[], { setting, limits }: Question): number {
+  const open = points.filter(({ minute }) => minute >= setting.float.minutes)
+  const first = (isNear: (off: readonly Off[]) => boolean) =>
+    open.find((point) => isNear(offBy(point, setting, limits)))?.minute
+  return (
+    first((off) => off.length === 0) ??
+    first((off) => off.every(({ what }) => what === 'temperature')) ??
+    points.at(-1)!.minute
+  )
+}
+
+/** A way of mixing, played out until the animal could move. */
+function mixingWay(question: Question, method: AcclimationMethod): Way {
+  const { setting, limits, waitMinutes = 0 } = question
+  const horizon = horizonOf(limits) + waitMinutes
+  const all = playOut(setting, method, horizon + BEYOND_MINUTES - setting.float.minutes, { wait: waitMinutes })
+  const moveAt = moveMinute(all.slice(0, horizon + 1), question)
+  const points = all.filter(({ minute }) => minute <= moveAt)
+  const trial = judge({ points }, method, { ...setting, animal: limits })
+  return {
+    kind: method.kind,
+    method,
+    moveAt,
+    points,
+    beyond: all.filter(({ minute }) => minute >= moveAt && minute <= moveAt + BEYOND_MINUTES),
+    peakPsuPerHour: trial.peakPsuPerHour,
+    peakFree: trial.peakFree,
+    peakFreeAt: trial.peakFreeAt,
+    broken: brokenBy(trial, moveAt, limits),
+  }
+}
+
+/** A way without mixing: afloat, then across at once, or after the opened bag has stood. */
+function crossingWay({ setting, limits, waitMinutes = 0 }: Question, kind: 'match-and-release' | 'at-once'): Way {
+  const moveAt = setting.float.minutes + waitMinutes
+  const all = playOut(setting, null, waitMinutes + BEYOND_MINUTES)
+  const points = all.filter(({ minute }) => minute <= moveAt)
+  const last = points.at(-1)!
+  // A matched tank has the bag's salinity: nothing jumps when the animal goes across.
+  const tank = kind === 'at-once' ? setting.tank : { ...setting.tank, salinityPsu: setting.bag.salinityPsu }
+  const peak = points.reduce((a, b) => (b.freeAmmoniaMgPerL > a.freeAmmoniaMgPerL ? b : a))
+  const off = offBy(last, { tank, bag: setting.bag }, limits)
+  const trial = {
+    readyAt: off.length === 0 ? moveAt : null,
+    peakPsuPerHour: paceOf(last.salinityPsu - tank.salinityPsu),
+    peakFree: peak.freeAmmoniaMgPerL,
+    peakFreeAt: peak.minute,
+    off,
+  }
+  return {
+    kind,
+    method: null,
+    moveAt,
+    points,
+    beyond: all.filter(({ minute }) => minute >= moveAt && minute <= moveAt + BEYOND_MINUTES),
+    peakPsuPerHour: trial.peakPsuPerHour,
+    peakFree: trial.peakFree,
+    peakFreeAt: trial.peakFreeAt,
+    broken: brokenBy(trial, moveAt, limits),
+  }
+}
+
+/** How far a trial is outside an animal's limits: the worst of its overshoots, 1 at the limit. */
+function excess(trial: Trial, limits: Limits): number {
+  return Math.max(
+    trial.peakPsuPerHour / limits.maxPsuPerHour,
+    trial.peakFree / Math.max(limits.maxFreeAmmoniaMgPerL, 1e-6),
+    trial.readyAt === null
+      ? LONGER + Math.max(...trial.off.map(({ by, within }) => Math.abs(by) / within))
+      : trial.readyAt / limits.maxMinutes,
+  )
+}
+
+/** The best of one kind of mixing: the gentlest that keeps all limits, else the one that breaks them least. */
+function bestOf(kind: 'drip' | 'scoop', trials: readonly Trial[], { setting, limits }: Question): Trial | null {
+  const kept = trials.filter((trial) => trial.method.kind === kind && keepsAll(trial, limits))
+  if (kept.length > 0) return kept.reduce(gentler)
+  // Every third is near enough for a way that will not do. Warmth can be kept from outside: it does not choose here.
+  const minutes = horizonOf(limits) - setting.float.minutes
+  const methods = candidates(setting, minutes).filter((method) => method.kind === kind)
+  const some = methods.filter((_, i) => i % 3 === 0)
+  const tried = some.map((method) => tryOut(setting, { ...limits, matchC: ANY_C }, method, minutes))
+  return tried.length > 0 ? tried.reduce((a, b) => (excess(a, limits) <= excess(b, limits) ? a : b)) : null
+}
+
+/** Which way is advised, by the rule of `acclimation.plan`: the gentlest mixing that keeps all limits, else a matched tank. */
+function adviceOf(best: Trial | null, { setting, tankCanBeMatched }: Question): WayKind | null {
+  if (best) return best.readyAt! <= setting.float.minutes ? 'at-once' : best.method.kind
+  return tankCanBeMatched ? 'match-and-release' : null
+}
+
+function reasonsFor(best: Trial | null, trials: readonly Trial[], question: Question): string[] {
+  const { setting, limits, shippingHours, tankCanBeMatched } = question
+  const transit = shippingHours > 0 ? [transitReason({ shippingHours, bag: setting.bag })] : []
+  if (best)
+    return [
+      ...transit,
+      ...(mindsSalinity(limits)
+        ? [
+            `salinity moves at most ${psuWords(best.peakPsuPerHour)} an hour; it bears ${psuWords(limits.maxPsuPerHour)}`,
+          ]
+        : []),
+      `free ammonia stays under ${freeWords(Math.max(best.peakFree, 0.001))}; the limit is ${freeWords(limits.maxFreeAmmoniaMgPerL)}`,
+      best.readyAt! <= setting.float.minutes
+        ? `the bag is within reach of the tank once it has floated`
+        : `within reach of the tank after ${minutesWords(best.readyAt!)}, the float included`,
+    ]
+  const apart = psuWords(setting.bag.salinityPsu)
+  return [
+    ...transit,
+    ...whyNot(trials, limits, setting),
+    tankCanBeMatched
+      ? mindsSalinity(limits)
+        ? `set the tank to ${apart} beforehand, float, and move at once without the bag’s water`
+        : 'match the tank’s hardness to the bag beforehand, float, and move at once without the bag’s water'
+      : 'the tank cannot be set to the bag: every way left breaks a limit. Choose which with open eyes, or ask who knows the animal',
+  ]
+}
+
+/** The ways from the bag to the tank, side by side, and which of them is advised and why. */
+export function compareWays(question: Question): Comparison {
+  const { setting, limits, tankCanBeMatched } = question
+  const trials = tryAll(setting, limits, { why: true })
+  const best = gentlest(trials, limits)
+  const advised = adviceOf(best, question)
+  // Within reach as it is: mixing would change nothing.
+  const kinds = advised === 'at-once' ? [] : (['drip', 'scoop'] as const)
+  const ways: Way[] = kinds.flatMap((kind) => {
+    const trial = bestOf(kind, trials, question)
+    return trial ? [mixingWay(question, trial.method)] : []
+  })
+  if (tankCanBeMatched) ways.push(crossingWay(question, 'match-and-release'))
+  ways.push(crossingWay(question, 'at-once'))
+  ways.sort((a, b) => Number(b.kind === advised) - Number(a.kind === advised) || a.broken.length - b.broken.length)
+  return { advised, ways, reasons: reasonsFor(best, trials, question), keptWarm: best ? null : keptWarm(question) }
+}
+
+/** What would keep all limits if the room took no warmth from the container: a float collar, warm packs. */
+function keptWarm({ setting, limits }: Question): WayKind | null {
+  const { temperatureC } = setting.tank
+  if (setting.room.temperatureC === temperatureC) return null
+  return gentlest(tryAll({ ...setting, room: { temperatureC } }, limits), limits)?.method.kind ?? null
+}
+
+/** A way again with another wait: what standing open so long does to it. */
+export const waited = (question: Question, { kind, method }: Pick<Way, 'kind' | 'method'>): Way =>
+  method ? mixingWay(question, method) : crossingWay(question, kind as 'match-and-release' | 'at-once')
