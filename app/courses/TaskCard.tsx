@@ -3,9 +3,10 @@ import { styled } from 'styled-components'
 import { ingredientById } from '../../core/catalogue/ingredient.ts'
 import { TRANSFER_RULES } from '../../core/catalogue/treatments/treatments.ts'
 import { concernsOf } from '../../core/courses/checks.ts'
-import { doseContent, doseInstant, taskContents, taskWord } from '../../core/courses/task-contents.ts'
+import { doseContent, doseInstant, taskContents } from '../../core/courses/task-contents.ts'
 import type { CoursePlan } from '../../core/courses/plan.ts'
 import type { CourseTask } from '../../core/courses/tasks.ts'
+import { wordContent } from '../../core/schedule/task.ts'
 import { tankById } from '../../core/household/tanks.ts'
 import { timeOf } from '../../core/time/words.ts'
 import { thisInstant, useNow } from '../frame/now.tsx'
@@ -15,9 +16,10 @@ import { Button, ButtonLink, PlainButton, PrimaryButton } from '../look/buttons.
 import { Bar, Figure, Line, Small, Stack } from '../look/text.ts'
 import { figures } from '../words/numbers.ts'
 import { ReadInPlace } from './ReadInPlace.tsx'
-import { amountText, dueWords, makesText } from './words.ts'
+import { dueWords } from '../schedule/words.ts'
+import { amountText, makesText } from './words.ts'
 
-const TaskWordForm = lazy(async () => ({ default: (await import('./TaskWordForm.tsx')).TaskWordForm }))
+const TaskWordForm = lazy(async () => ({ default: (await import('../schedule/TaskWordForm.tsx')).TaskWordForm }))
 
 const Due = styled.div<{ $late: boolean }>`
   font-size: 14.5px;
@@ -112,7 +114,7 @@ function TaskAct({ plan, task, next, onForm }: Omit<TaskCardProps, 'heading'>) {
   const tank = tankById(journal, task.tankId)!
   const doIt = (withWord: boolean) => {
     const at = thisInstant()
-    return keep([...taskContents(journal, task, course, at), ...(withWord ? [taskWord(task, 'done', at)] : [])])
+    return keep([...taskContents(journal, task, course, at), ...(withWord ? [wordContent(task, 'done', at)] : [])])
   }
   const note = unkept && <UnkeptNote unkept={unkept} />
   switch (task.kind) {

@@ -1,9 +1,7 @@
 import type { CoursePlan } from '../../core/courses/plan.ts'
-import type { CourseTask } from '../../core/courses/tasks.ts'
 import { observedDays } from '../../core/courses/observation.ts'
 import type { PlannedDose } from '../../core/courses/planned-dose.ts'
-import { dayBeside, momentBeside, timeOf } from '../../core/time/words.ts'
-import { MS_PER_DAY, type ZoneClock } from '../../core/time/zone.ts'
+import { MS_PER_DAY } from '../../core/time/zone.ts'
 import { figures } from '../words/numbers.ts'
 
 /** Where a course is, in a few words: "day 4 of 14, again", "ramp, step 2 of 4". */
@@ -34,24 +32,6 @@ export const amountText = ({ amount, unit, massMg }: PlannedDose): string =>
 /** "2.04 → 2.25 mg/L". */
 export const makesText = ({ fromMgPerL, makesMgPerL }: PlannedDose): string =>
   `${fromMgPerL.toFixed(2)} → ${makesMgPerL.toFixed(2)} mg/L`
-
-/** When a task is due, beside now. */
-export function dueWords(
-  { state, best, notAfter, notBefore, postponed }: CourseTask,
-  now: number,
-  clock: ZoneClock,
-): string {
-  const today = clock.dayOf(now)
-  const moment = (ms: number) => (clock.dayOf(ms) === today ? timeOf(ms, clock) : momentBeside(ms, now, clock))
-  const later = postponed ? ', put off' : ''
-  if (state === 'late') return `late, was due ${moment(best)}${later}`
-  if (state === 'ahead')
-    return clock.dayOf(best) === today
-      ? `at ${timeOf(best, clock)}${later}`
-      : `${dayBeside(clock.dayOf(best), today)}${later}`
-  if (notAfter - notBefore > 20 * 3_600_000 && clock.dayOf(notAfter) === today) return `today${later}`
-  return `due, by ${moment(notAfter)}${later}`
-}
 
 /** A risk as it may be shown: nothing under one in a thousand is a number. */
 export function riskText(risk: number): string {

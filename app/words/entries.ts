@@ -1,7 +1,7 @@
 import { animalGroupById } from '../../core/catalogue/animal-group.ts'
 import { ingredientById } from '../../core/catalogue/ingredient.ts'
 import { parameterById } from '../../core/catalogue/parameter.ts'
-import { signById } from '../../core/catalogue/sign.ts'
+import { signLabel } from '../../core/catalogue/inspection.ts'
 import { animalById, animalLabel } from '../../core/household/animals.ts'
 import type { Settings, UnitHabits } from '../../core/household/settings.ts'
 import { courseName } from '../../core/courses/names.ts'
@@ -10,7 +10,7 @@ import { tankById } from '../../core/household/tanks.ts'
 import type { Content, ContentOf } from '../../core/journal/entry.ts'
 import type { Journal } from '../../core/journal/journal.ts'
 import { capital, figures, listed } from './numbers.ts'
-import { changeVolume, parameterWidth, quantityText, readingResult } from './quantities.ts'
+import { changeVolume, parameterValue, parameterWidth, quantityText, readingResult } from './quantities.ts'
 
 /** A stretch of words; a strong one carries the number or name that matters. */
 export interface Mark {
@@ -69,8 +69,15 @@ export const tankName = (journal: Journal, id: string): string => tankById(journ
 
 export function animalName(journal: Journal, id: string): string {
   const animal = animalById(journal, id)
-  return animal ? animalLabel(animal) : 'an animal not on record'
+  if (animal) return animalLabel(animal)
+  // What is still in its bag is called as it was announced.
+  const awaited = journal.about(`expected:${id}`).findLast(({ struck }) => !struck)?.content
+  return awaited && 'species' in awaited ? newcomerName(awaited) : 'an animal not on record'
 }
+
+/** What an animal is called before it has come: its name, else how many of which species. */
+export const newcomerName = ({ name, species, count }: { name?: string; species: string; count: number }): string =>
+  name ?? (count > 1 ? `${count} ${species}` : species)
 
 /** How a dosed thing is called: the shelf's own word, else the ingredient. */
 export function doseName(journal: Journal, dose: Pick<ContentOf<'dose'>, 'productId' | 'ingredient'>): string {
@@ -87,7 +94,7 @@ function sightingMarks(sighting: ContentOf<'sighting'>, { journal }: Wording): M
   for (const { sign, present } of sighting.signs) {
     // "not eating" and an appetite of nothing are one fact.
     if (sign === 'not-eating' && sighting.appetite === 0) continue
-    told.push(`${present ? '' : 'no '}${signById(sign)?.label ?? sign}`)
+    told.push(`${present ? '' : 'no '}${signLabel(sign)}`)
   }
   if (sighting.breathsPerMinute !== undefined) told.push(`${figures(sighting.breathsPerMinute)} breaths a minute`)
   if (told.length === 0 && sighting.words !== undefined) told.push(sighting.words)
@@ -95,6 +102,66 @@ function sightingMarks(sighting: ContentOf<'sighting'>, { journal }: Wording): M
     plain(capital(who)),
     ...(told.length > 0 ? [plain(who ? listed(told, 'and') : capital(listed(told, 'and')))] : []),
   ]
+}
+
+const INTRODUCTION_NAMES: Record<ContentOf<'introduction-start'>['way'], string> = {
+  box: 'into the acclimation box',
+  neutral: 'neutral tank first',
+  pair: 'added together',
+}
+export const SKIRMISH_WORDS: Record<ContentOf<'skirmish'>['what'], string> = {
+  display: 'showed off at',
+  chase: 'chased',
+  nick: 'nicked a fin of',
+  bite: 'bit',
+  pinned: 'pinned',
+  rammed: 'rammed the box of',
+  'fins-torn': 'tore fins of',
+}
+
+function introductionMarkWords(mark: ContentOf<'introduction-mark'>, journal: Journal): string {
+  const start = journal
+    .about(`introduction:${mark.introId}`)
+    .find(({ content }) => content.kind === 'introduction-start')?.content as
+    ContentOf<'introduction-start'> | undefined
+  const why = mark.why ? `: ${mark.why}` : ''
+  if (mark.mark === 'condition') {
+    const words = start?.conditions.find(({ id }) => id === mark.conditionId)?.words ?? 'a condition'
+    return `${mark.holds === false ? 'not yet: ' : 'true now: '}${words}`
+  }
+  return { opened: 'the door is open', shut: 'the door is shut again', home: 'moved home together' }[mark.mark] + why
+}
+
+function eventMarks(event: ContentOf<'acclimation-event'>, { units }: Wording): Mark[] {
+  switch (event.event) {
+    case 'opened':
+      return [plain('bag opened')]
+    case 'scoop':
+      return [plain('scoop '), strong(`${figures((event.litres ?? 0) * 1000)} mL`)]
+    case 'pour-off':
+      return [plain('poured off to '), strong(`${figures(event.litres ?? 0)} L`)]
+    case 'drip':
+      return event.mlPerMinute === 0
+        ? [plain('drip off')]
+        : [plain('drip '), strong(`${figures(event.mlPerMinute ?? 0)} mL a minute`)]
+    case 'step':
+      return [plain(`done: ${event.step ?? ''}`)]
+    case 'measured': {
+      const told = (
+        [
+          ['salinity', event.salinityPsu],
+          ['temp', event.temperatureC],
+          ['ph', event.pH],
+          ['tan', event.tanMgPerL],
+        ] as const
+      ).flatMap(([parameter, value]) =>
+        value === undefined
+          ? []
+          : [`${parameterById(parameter)!.short} ${quantityText(parameterValue(parameter, value, units))}`],
+      )
+      return [plain('in the container '), strong(told.join(', '))]
+    }
+  }
 }
 
 /** A content as a short mark in a line of the ledger; `tankId` is the column it stands in. */
@@ -116,10 +183,7 @@ export function contentMarks(content: Content, wording: Wording, tankId?: string
     case 'sighting':
       return sightingMarks(content, wording)
     case 'arrival':
-      return [
-        strong(content.name ?? (content.count === 1 ? content.species : `${content.count} ${content.species}`)),
-        plain(' arrived'),
-      ]
+      return [strong(newcomerName(content)), plain(' arrived')]
     case 'move': {
       const who = animalName(journal, content.animalId)
       const part = content.count === undefined ? who : `${content.count} of ${who}`
@@ -168,6 +232,51 @@ export function contentMarks(content: Content, wording: Wording, tankId?: string
       ]
     case 'animal-change':
       return [plain(`${animalName(journal, content.animalId)} described anew`)]
+    case 'dead-on-arrival':
+      return [{ text: '✕ ', tone: 'act' }, strong(newcomerName(content)), plain(' dead on arrival')]
+    case 'acclimation-start':
+      return [plain('float begins: '), strong(listed(content.animals.map(newcomerName)))]
+    case 'acclimation-event':
+      return eventMarks(content, wording)
+    case 'acclimation-end':
+      return content.outcome === 'released'
+        ? [
+            strong('across'),
+            plain(content.measured ? ', measured within reach' : ', by reckoning'),
+            plain(content.off ? `; still off: ${content.off}` : ''),
+          ]
+        : [plain(`acclimation stopped${content.why ? `: ${content.why}` : ''}`)]
+    case 'photo':
+      return [
+        plain('photo'),
+        plain(content.animalIds?.length ? ` of ${listed(content.animalIds.map((id) => animalName(journal, id)))}` : ''),
+        plain(content.caption ? `: ${content.caption}` : ''),
+      ]
+    case 'introduction-start':
+      return [
+        plain(`${INTRODUCTION_NAMES[content.way]}: `),
+        strong(listed(content.animalIds.map((id) => animalName(journal, id)))),
+        plain(content.rivalIds?.length ? ` and ${listed(content.rivalIds.map((id) => animalName(journal, id)))}` : ''),
+      ]
+    case 'introduction-mark':
+      return [plain(introductionMarkWords(content, journal))]
+    case 'introduction-end':
+      return [plain('introduction '), strong(content.outcome), plain(content.why ? `: ${content.why}` : '')]
+    case 'skirmish':
+      return [
+        strong(content.byId === undefined ? 'a resident' : animalName(journal, content.byId)),
+        plain(` ${SKIRMISH_WORDS[content.what]}`),
+        plain(content.onId === undefined ? '' : ` ${animalName(journal, content.onId)}`),
+        plain(content.perHour === undefined ? '' : `, ${figures(content.perHour)} an hour`),
+        plain(content.minutes === undefined ? '' : `, ${figures(content.minutes)} min`),
+      ]
+    case 'training':
+      return [
+        strong(listed(content.animalIds.map((id) => animalName(journal, id)))),
+        plain(` ${APPETITE[content.mark]!.replace('food', content.food)}`),
+        plain(content.mark >= 3 ? ` ${content.food}` : ''),
+        plain(content.place ? `, ${content.place}` : ''),
+      ]
     case 'household':
       return [plain('household settings')]
     case 'course-start':

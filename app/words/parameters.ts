@@ -4,6 +4,7 @@ import { PARAMETERS, type Parameter } from '../../core/catalogue/parameter.ts'
 const ORDER: readonly string[] = [
   'copper',
   'tan',
+  'nh3',
   'no2',
   'oxygen',
   'no3',

@@ -73,6 +73,19 @@ export const WayLimits = strict({
 
 export type WayLimits = Static<typeof WayLimits>
 
+export const WayKind = oneOf(['drip', 'scoop', 'match-and-release', 'at-once'] as const)
+export type WayKind = Static<typeof WayKind>
+
+/** Everything about bag, tank and room that the way does not change, as a run keeps it. */
+export const AcclimationSetting = strict({
+  bag: bag(),
+  tank: tank(),
+  container: container(),
+  room: room(),
+  float: float(),
+  gasExchangePerHour: Type.Optional(Type.Number({ minimum: 0, maximum: 1000, description: '0.8' })),
+})
+
 export const CompareInput = strict({
   animals: Type.Array(
     strict({
@@ -93,10 +106,9 @@ export const CompareInput = strict({
 })
 export type CompareInput = Static<typeof CompareInput>
 
-const wayKind = () => oneOf(['drip', 'scoop', 'match-and-release', 'at-once'] as const)
-const wayKindOrNull = () => Type.Union([wayKind(), Type.Null()])
+const wayKindOrNull = () => Type.Union([WayKind, Type.Null()])
 const way = strict({
-  kind: wayKind(),
+  kind: WayKind,
   method: Type.Union([AcclimationMethod, Type.Null()]),
   moveAt: nonNegative('minute, float included'),
   points: Simulation.properties.points,

@@ -1,11 +1,10 @@
-import type { AcclimationMethod } from './acclimation.schema.ts'
+import type { AcclimationMethod, WayKind } from './acclimation.schema.ts'
 import { carbonateConstants, dicFromPh } from './carbonate.ts'
 import { mixed, waterOf, type MixedWater, type Surroundings } from './mixing.ts'
 import { mindsSalinity } from './limits.ts'
 import { pointOf, sealedAfloat, surroundingsOf, type Point, type Setting } from './simulate.ts'
 import { offBy, WINDOW_MINUTES, type Limits, type Off } from './trials.ts'
 import { carry, flowOf, HAIR, type Running, type Vessel } from './vessel.ts'
-import type { WayKind } from './ways.ts'
 
 /** What was done or measured on the way; minutes since the float began. */
 export type Happening = { minute: number } & (
@@ -226,7 +225,7 @@ export function follow(setup: RunSetup, happenings: readonly Happening[], now: n
     now: point,
     ahead,
     readyAt,
-    off: isOpen ? off : [],
+    off,
     isMeasured,
     measured,
     next: nextStep(setup, { openedAt, lastAct, mlPerMinute, vessel, fullSince, readySince, isMeasured, readyAt }),

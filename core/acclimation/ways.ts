@@ -1,4 +1,4 @@
-import type { AcclimationMethod } from './acclimation.schema.ts'
+import type { AcclimationMethod, WayKind } from './acclimation.schema.ts'
 import { mindsSalinity } from './limits.ts'
 import { transitReason, whyNot } from './plan.ts'
 import { playOut, type Point, type Setting } from './simulate.ts'
@@ -19,8 +19,6 @@ import {
   type Trial,
 } from './trials.ts'
 import { degreesWords, freeWords, minutesWords, psuWords } from './words.ts'
-
-export type WayKind = 'drip' | 'scoop' | 'match-and-release' | 'at-once'
 
 /** A limit that a way does not keep, in words. */
 export interface Broken {

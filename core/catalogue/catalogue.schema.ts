@@ -19,6 +19,7 @@ export const ParameterId = oneOf([
   'no3',
   'po4',
   'tan',
+  'nh3',
   'no2',
   'sio2',
   'gh',

@@ -6,7 +6,7 @@ import { signById, SIGNS } from './sign.ts'
 const ids = (rows: readonly { id: string }[]) => rows.map(({ id }) => id)
 
 test.each([
-  ['parameters', PARAMETERS, 15],
+  ['parameters', PARAMETERS, 16],
   ['band profiles', BAND_PROFILES, 9],
   ['signs', SIGNS, 64],
   ['ingredients', INGREDIENTS, 39],

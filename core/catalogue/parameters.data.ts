@@ -102,6 +102,13 @@ export const PARAMETERS: readonly Parameter[] = [
     },
   },
   {
+    id: 'nh3', name: 'free ammonia', short: 'free NH3', unit: 'mg/L', decimals: 3,
+    aliases: ['badge', 'free-nh3', 'freenh3'],
+    uncertainty: { abs: 0.02, rel: 0, join: 'larger' }, plausible: [0, 5],
+    source: 'quarantine.md 5.4, ammonia badge: four colours, coarse, slow, sticks; taken as N. The width is an editorial assumption: one colour',
+    bands: {},
+  },
+  {
     id: 'no2', name: 'nitrite', short: 'NO2', unit: 'mg/L', decimals: 2,
     aliases: ['no2', 'nitrite'],
     uncertainty: { abs: 0.1, rel: 0, join: 'larger' }, plausible: [0, 20],

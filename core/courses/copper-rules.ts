@@ -10,7 +10,7 @@ import { dayBeside, momentBeside, spanText } from '../time/words.ts'
 import type { CourseClock } from './course-clock.ts'
 import type { CopperFacts, KnownLevel } from './copper-facts.ts'
 import type { Watched } from './copper-signs.ts'
-import { wordOn } from './tasks.ts'
+import { wordOn } from '../schedule/task.ts'
 
 /** A rule of a course and how it stands. `ask`: only the keeper can say. */
 export interface RuleState {

@@ -14,7 +14,8 @@ import type { RampState } from './copper-ramp.ts'
 import type { Watched } from './copper-signs.ts'
 import type { Observation } from './observation.ts'
 import { dilute, doseToward } from './planned-dose.ts'
-import { asItStands, byUrgency, type CourseTask } from './tasks.ts'
+import { asItStands } from '../schedule/task.ts'
+import { byUrgency, type CourseTask } from './tasks.ts'
 
 export interface TaskInput {
   journal: Journal
@@ -29,7 +30,7 @@ export interface TaskInput {
   living: readonly string[]
 }
 
-type Draft = Parameters<typeof asItStands>[1]
+type Draft = Omit<CourseTask, 'state' | 'postponed'>
 
 /** A level this far under the target, as a share of the way down to the low, is topped up while it is still in range. */
 const TOP_UP_SHARE = 0.5

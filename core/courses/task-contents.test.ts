@@ -1,6 +1,7 @@
 import { courseById } from './course.ts'
 import { coursePreview } from './preview.ts'
-import { doseContent, doseInstant, ruleWord, taskContents, taskWord } from './task-contents.ts'
+import { wordContent } from '../schedule/task.ts'
+import { doseContent, doseInstant, ruleWord, taskContents } from './task-contents.ts'
 import { doseById } from '../catalogue/treatments/treatments.ts'
 import { contentFault } from '../journal/check.ts'
 import { productById } from '../household/shelf.ts'
@@ -71,11 +72,11 @@ describe('what a task’s button keeps', () => {
     const it = ramped()
     const task = taskOf(it, 2, '09:00', 'read')
     const until = it.ms(2, '20:00')
-    const word = taskWord(task, 'postponed', it.ms(2, '09:00'), { why: 'no strips', until })
+    const word = wordContent(task, 'postponed', it.ms(2, '09:00'), { why: 'no strips', until })
     expect(contentFault(word)).toBeNull()
     it.write(word)
     expect(taskOf(it, 2, '09:30', 'read')).toMatchObject({ id: task.id, postponed: true, best: until })
-    it.write(taskWord(task, 'skipped', it.ms(2, '21:00'), { why: 'asleep' }))
+    it.write(wordContent(task, 'skipped', it.ms(2, '21:00'), { why: 'asleep' }))
     expect(taskOf(it, 2, '21:30', 'read').id).not.toBe(task.id)
     expect(contentFault(ruleWord(courseOf(it), 'tr-3', it.ms(2, '06:00'), it.ms(2, '21:00')))).toBeNull()
   })

@@ -5,7 +5,8 @@ import { iso, MS_PER_MINUTE } from '../time/zone.ts'
 import type { Course } from './course.ts'
 import type { KnownLevel } from './copper-facts.ts'
 import { ruleWordId } from './copper-rules.ts'
-import type { CourseTask, TaskWord } from './tasks.ts'
+import { wordContent } from '../schedule/task.ts'
+import type { CourseTask } from './tasks.ts'
 
 /** A redose this soon after its water change went in with it: both are kept at the change's own minute (EA). */
 export const TOGETHER_MINUTES = 30
@@ -71,23 +72,6 @@ export function taskContents(journal: Journal, task: CourseTask, course: Course,
 /** Appetite "ate" on the scale of sightings. */
 const ATE = 3
 
-/** A word on a task: done, skipped or postponed, and why. */
-export const taskWord = (
-  task: Pick<CourseTask, 'id' | 'tankId' | 'courseId'>,
-  state: TaskWord['state'],
-  now: number,
-  { why, until }: { why?: string; until?: number } = {},
-): ContentOf<'task'> => ({
-  kind: 'task',
-  happened: iso(now),
-  taskId: task.id,
-  tankId: task.tankId,
-  courseId: task.courseId,
-  state,
-  ...(why !== undefined && { why }),
-  ...(until !== undefined && { until: iso(until) }),
-})
-
 /** The keeper's word that a rule only they can answer holds. */
 export const ruleWord = (course: Course, rule: string, runFrom: number | null, now: number): ContentOf<'task'> =>
-  taskWord({ id: ruleWordId(course.id, rule, runFrom), tankId: course.tankId, courseId: course.id }, 'done', now)
+  wordContent({ id: ruleWordId(course.id, rule, runFrom), tankId: course.tankId, courseId: course.id }, 'done', now)

@@ -5,7 +5,7 @@ export type ExpectedArrival = Omit<ContentOf<'expected'>, 'kind' | 'happened'> &
 
 /** Arrivals still awaited: announced, not cancelled, not yet fulfilled; soonest first. */
 export function expectedOf(journal: Journal): ExpectedArrival[] {
-  return journal.derive('expected', ['kind:expected', 'kind:arrival'], () => {
+  return journal.derive('expected', ['kind:expected', 'kind:arrival', 'kind:dead-on-arrival'], () => {
     const byId = new Map<string, ExpectedArrival>()
     for (const { content } of journal.ofKind('expected')) {
       const { kind: _kind, happened: _happened, ...expected } = content
@@ -13,6 +13,12 @@ export function expectedOf(journal: Journal): ExpectedArrival[] {
     }
     for (const { content } of journal.ofKind('arrival'))
       if (content.expectedId !== undefined) byId.delete(content.expectedId)
+    for (const { content } of journal.ofKind('dead-on-arrival')) {
+      const awaited = byId.get(content.expectedId)
+      if (!awaited) continue
+      if (content.count >= awaited.count) byId.delete(content.expectedId)
+      else byId.set(content.expectedId, { ...awaited, count: awaited.count - content.count })
+    }
     return [...byId.values()].filter(({ cancelled }) => !cancelled).sort((a, b) => a.dueAt - b.dueAt)
   })
 }

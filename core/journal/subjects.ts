@@ -18,6 +18,10 @@ export type Subject =
   | `expected:${string}`
   | `course:${string}`
   | `task:${string}`
+  | `run:${string}`
+  | `introduction:${string}`
+  /** Pictures that belong to an entry. */
+  | `pictures:${string}`
 
 /** The tanks an entry belongs to in the ledger: two for a move, none for the shelf and the household. */
 export function tanksOf(content: Content): string[] {
@@ -79,6 +83,39 @@ export function subjectsOf(content: Content): Subject[] {
       break
     case 'task':
       subjects.push(`task:${content.taskId}`)
+      break
+    case 'acclimation-start':
+      subjects.push(`run:${content.runId}`, ...content.animals.map(({ animalId }): Subject => `animal:${animalId}`))
+      break
+    case 'acclimation-event':
+    case 'acclimation-end':
+      subjects.push(`run:${content.runId}`)
+      break
+    case 'dead-on-arrival':
+      subjects.push(`expected:${content.expectedId}`, `animal:${content.expectedId}`)
+      break
+    case 'photo':
+      subjects.push(...(content.animalIds ?? []).map((animal): Subject => `animal:${animal}`))
+      if (content.about !== undefined) subjects.push(`pictures:${content.about}`)
+      break
+    case 'introduction-start':
+      subjects.push(
+        `introduction:${content.introId}`,
+        ...[...content.animalIds, ...(content.rivalIds ?? [])].map((animal): Subject => `animal:${animal}`),
+      )
+      break
+    case 'introduction-mark':
+    case 'introduction-end':
+      subjects.push(`introduction:${content.introId}`)
+      break
+    case 'skirmish':
+      subjects.push(
+        ...[content.byId, content.onId].flatMap((animal): Subject[] => (animal ? [`animal:${animal}`] : [])),
+      )
+      if (content.introId !== undefined) subjects.push(`introduction:${content.introId}`)
+      break
+    case 'training':
+      subjects.push(...content.animalIds.map((animal): Subject => `animal:${animal}`))
       break
     case 'household':
     case 'equipment':

@@ -12,6 +12,8 @@ export const CACO3_MG_PER_MEQ = 50.04
 
 /** How much of a compound one unit of its element makes, mg/mg. */
 export const NH3_PER_N = 1.2159
+/** Molar masses, 18.039 / 14.007. */
+export const NH4_PER_N = 1.2879
 export const NO3_PER_N = 4.4268
 export const PO4_PER_P = 3.0662
 export const SIO2_PER_SI = 2.1393

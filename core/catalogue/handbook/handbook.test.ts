@@ -106,7 +106,8 @@ const PLAIN: readonly [string, readonly object[], TSchema, number][] = [
   ['clock events', CLOCK_EVENTS, treatments.ClockEvent, 13],
   ['life models', LIFE_MODELS, treatments.LifeModel, 4],
   ['signs', SIGNS, Sign, 64],
-  ['parameters', PARAMETERS, Parameter, 15],
+  // Fifteen of outbreaks.md 8, and the badge of quarantine.md 5.4.
+  ['parameters', PARAMETERS, Parameter, 16],
   ['band profiles', BAND_PROFILES, BandProfile, 9],
   ['ingredients', INGREDIENTS, Ingredient, 39],
   ['animal groups', ANIMAL_GROUPS, AnimalGroup, 34],

@@ -1,7 +1,6 @@
 import { useForm } from 'react-hook-form'
 import { Form } from 'react-aria-components'
-import type { CourseTask } from '../../core/courses/tasks.ts'
-import { taskWord } from '../../core/courses/task-contents.ts'
+import { wordContent } from '../../core/schedule/task.ts'
 import { dayBeside, timeOf } from '../../core/time/words.ts'
 import { MS_PER_HOUR, type ZoneClock } from '../../core/time/zone.ts'
 import { useState } from 'react'
@@ -37,7 +36,7 @@ export function TaskWordForm({
   state,
   onDone,
 }: {
-  task: CourseTask
+  task: { id: string; tankId: string; courseId?: string }
   state: 'skipped' | 'postponed'
   onDone: () => void
 }) {
@@ -49,7 +48,7 @@ export function TaskWordForm({
   const form = useForm({ defaultValues: { why: '', until: String(times[0]!.ms) } })
   const send = form.handleSubmit(async ({ why, until }) => {
     if (why.trim() === '') return setProblem({ message: 'a word why, such as “no test strips left”' })
-    const word = taskWord(task, state, thisInstant(), {
+    const word = wordContent(task, state, thisInstant(), {
       why: why.trim(),
       ...(state === 'postponed' && { until: Number(until) }),
     })

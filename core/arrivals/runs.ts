@@ -1,0 +1,103 @@
+import { follow, type Followed, type Happening, type RunSetup } from '../acclimation/follow.ts'
+import type { ContentOf } from '../journal/entry.ts'
+import type { Journal } from '../journal/journal.ts'
+import { MS_PER_MINUTE } from '../time/zone.ts'
+
+type Start = ContentOf<'acclimation-start'>
+
+/** An acclimation as its journal entries leave it: it lives there, and a page only shows it. */
+export interface Run {
+  id: string
+  start: Start
+  startedAt: number
+  setup: RunSetup
+  happenings: readonly Happening[]
+  /** Steps of the release that were ticked. */
+  steps: ReadonlySet<string>
+  ended: { at: number; outcome: 'released' | 'stopped'; measured: boolean; off?: string; why?: string } | null
+}
+
+function happeningOf(event: ContentOf<'acclimation-event'>, minute: number): Happening | null {
+  switch (event.event) {
+    case 'opened':
+      return { kind: 'opened', minute }
+    case 'scoop':
+      return event.litres === undefined ? null : { kind: 'scoop', minute, litres: event.litres }
+    case 'pour-off':
+      return event.litres === undefined ? null : { kind: 'pour-off', minute, toL: event.litres }
+    case 'drip':
+      return event.mlPerMinute === undefined ? null : { kind: 'drip', minute, mlPerMinute: event.mlPerMinute }
+    case 'measured': {
+      const { temperatureC, salinityPsu, pH, tanMgPerL } = event
+      return {
+        kind: 'measured',
+        minute,
+        ...(temperatureC !== undefined && { temperatureC }),
+        ...(salinityPsu !== undefined && { salinityPsu }),
+        ...(pH !== undefined && { pH }),
+        ...(tanMgPerL !== undefined && { tanMgPerL }),
+      }
+    }
+    case 'step':
+      return null
+  }
+}
+
+function describe(journal: Journal, id: string): Run | null {
+  let start: Start | null = null
+  let startedAt = 0
+  let ended: Run['ended'] = null
+  const happenings: Happening[] = []
+  const steps = new Set<string>()
+  for (const { content, at, struck } of journal.about(`run:${id}`)) {
+    if (struck) continue
+    if (content.kind === 'acclimation-start') {
+      start = content
+      startedAt = at
+    } else if (content.kind === 'acclimation-event') {
+      const happening = happeningOf(content, (at - startedAt) / MS_PER_MINUTE)
+      if (happening) happenings.push(happening)
+      if (content.step !== undefined) steps.add(content.step)
+    } else if (content.kind === 'acclimation-end')
+      ended = {
+        at,
+        outcome: content.outcome,
+        measured: content.measured ?? false,
+        ...(content.off !== undefined && { off: content.off }),
+        ...(content.why !== undefined && { why: content.why }),
+      }
+  }
+  if (!start) return null
+  const { setting, limits, way, method = null } = start
+  return { id, start, startedAt, setup: { setting, limits, way, method }, happenings, steps, ended }
+}
+
+/** A run; null when the journal holds none of that id. */
+export const runById = (journal: Journal, id: string): Run | null =>
+  journal.derive(`run:${id}`, [`run:${id}`], () => describe(journal, id))
+
+/** All runs, latest first. */
+export function runsOf(journal: Journal): Run[] {
+  const ids = new Set(journal.ofKind('acclimation-start').map(({ content }) => content.runId))
+  return [...ids].flatMap((id) => runById(journal, id) ?? []).sort((a, b) => b.startedAt - a.startedAt)
+}
+
+/** The runs that are under way, the oldest first. */
+export const liveRuns = (journal: Journal): Run[] =>
+  runsOf(journal)
+    .filter(({ ended }) => ended === null)
+    .reverse()
+
+/** Minutes of a run at an instant, since its float began. */
+export const minuteOf = ({ startedAt }: Run, at: number): number => (at - startedAt) / MS_PER_MINUTE
+
+/** The instant of a run's minute. */
+export const instantOf = ({ startedAt }: Run, minute: number): number => startedAt + minute * MS_PER_MINUTE
+
+/** A run as it stands now, or stood when it ended. */
+export const runNow = (run: Run, now: number): Followed =>
+  follow(run.setup, run.happenings, Math.max(0, minuteOf(run, run.ended ? Math.min(now, run.ended.at) : now)))
+
+/** Who is in a run, in words. */
+export const runLabel = ({ start }: Pick<Run, 'start'>): string =>
+  start.animals.map(({ name, species, count }) => name ?? (count > 1 ? `${count} ${species}` : species)).join(', ')

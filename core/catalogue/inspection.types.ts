@@ -1,0 +1,1 @@
+export type { InspectionKind, InspectionTick } from './inspection.schema.ts'
