@@ -5,6 +5,7 @@ import { Bar, Line, Rows, Small, Stack } from '../look/text.ts'
 import { Button, PlainButton, PrimaryButton } from '../look/buttons.ts'
 import { plural } from '../words/numbers.ts'
 import { previewOf, type Preview } from './importing.ts'
+import { photosOf } from './opened.ts'
 import { UnkeptNote, useKeeping } from './keeping.tsx'
 import { useHousehold } from './provider.tsx'
 
@@ -19,8 +20,8 @@ type Step =
   | { at: 'start' }
   | { at: 'reading'; name: string }
   | { at: 'wrong'; name: string; problems: ReadProblem[] }
-  | { at: 'look'; name: string; preview: Preview }
-  | { at: 'done'; added: number; same: number }
+  | { at: 'look'; name: string; preview: Preview; photos: ReadonlyMap<string, Uint8Array> }
+  | { at: 'done'; added: number; same: number; photos: number }
 
 /** Brings a journal file in: read first, shown, and only then kept, whole or not at all. */
 export function ImportFile() {
@@ -32,15 +33,34 @@ export function ImportFile() {
   const read = async (file: File) => {
     setStep({ at: 'reading', name: file.name })
     const { readJournal } = await import('../../core/journal/read.ts')
-    const result = readJournal({ text: await file.text() })
+    const { readArchive } = await import('./archive.ts')
+    const archive = readArchive(new Uint8Array(await file.arrayBuffer()))
+    if ('problem' in archive) return setStep({ at: 'wrong', name: file.name, problems: [{ message: archive.problem }] })
+    const result = readJournal({ text: archive.text })
     if (!result.ok) return setStep({ at: 'wrong', name: file.name, problems: [{ message: result.error.message }] })
     const { entries, problems } = result.value
     if (problems.length > 0) return setStep({ at: 'wrong', name: file.name, problems })
-    setStep({ at: 'look', name: file.name, preview: previewOf(household.journal, entries) })
+    // Only pictures that an entry names, and that are not here yet.
+    const store = photosOf(household.which)
+    const here = new Set(await store.ids().catch(() => []))
+    const named = entries.flatMap((entry) =>
+      'content' in entry && entry.content.kind === 'photo' ? [entry.content.photoId] : [],
+    )
+    const photos = new Map(
+      named.flatMap((id) => {
+        const jpeg = archive.photos.get(id)
+        return jpeg && !here.has(id) ? [[id, jpeg] as const] : []
+      }),
+    )
+    setStep({ at: 'look', name: file.name, preview: previewOf(household.journal, entries), photos })
   }
-  const takeIn = async (preview: Preview) => {
-    const kept = await run((one) => one.takeIn(preview.fresh), preview.fresh)
-    if (kept) setStep({ at: 'done', added: kept.length, same: preview.same })
+  const takeIn = async (preview: Preview, photos: ReadonlyMap<string, Uint8Array>) => {
+    const kept = await run(async (one) => {
+      // Pictures first: an entry is never there before its picture.
+      for (const [id, jpeg] of photos) await photosOf(one.which).put(id, jpeg)
+      return preview.fresh.length > 0 ? one.takeIn(preview.fresh) : []
+    }, preview.fresh)
+    if (kept) setStep({ at: 'done', added: kept.length, same: preview.same, photos: photos.size })
   }
   return (
     <Stack $gap={12}>
@@ -49,7 +69,7 @@ export function ImportFile() {
           ref={input}
           id={id}
           type="file"
-          accept=".json,application/json"
+          accept=".json,.zip,application/json,application/zip"
           aria-label="Journal file"
           onChange={(event) => {
             const file = event.target.files?.[0]
@@ -65,8 +85,9 @@ export function ImportFile() {
         <Look
           name={step.name}
           preview={step.preview}
+          photos={step.photos.size}
           busy={busy}
-          onTake={() => void takeIn(step.preview)}
+          onTake={() => void takeIn(step.preview, step.photos)}
           onLeave={() => setStep({ at: 'start' })}
         />
       )}
@@ -74,6 +95,7 @@ export function ImportFile() {
       {step.at === 'done' && (
         <Small role="status">
           {plural(step.added, 'entry', 'entries')} added
+          {step.photos > 0 ? ` with ${plural(step.photos, 'photo')}` : ''}
           {step.same > 0 ? `; ${step.same} were here already` : ''}.
         </Small>
       )}
@@ -107,12 +129,14 @@ function Wrong({ name, problems }: { name: string; problems: readonly ReadProble
 function Look({
   name,
   preview,
+  photos,
   busy,
   onTake,
   onLeave,
 }: {
   name: string
   preview: Preview
+  photos: number
   busy: boolean
   onTake: () => void
   onLeave: () => void
@@ -125,6 +149,21 @@ function Look({
         {conflicts[0]}). Neither overwrites the other, so nothing was taken in.
       </Bar>
     )
+  if (fresh.length === 0 && photos > 0)
+    return (
+      <Stack $gap={10}>
+        <p>
+          All {plural(same, 'entry', 'entries')} are here already; <strong>{plural(photos, 'photo')}</strong> they name
+          {photos === 1 ? ' is' : ' are'} not.
+        </p>
+        <Line>
+          <PrimaryButton onPress={onTake} isDisabled={busy}>
+            Add {plural(photos, 'photo')}
+          </PrimaryButton>
+          <PlainButton onPress={onLeave}>leave it</PlainButton>
+        </Line>
+      </Stack>
+    )
   if (fresh.length === 0)
     return (
       <Small role="status">
@@ -136,6 +175,7 @@ function Look({
       <p>
         <strong>{plural(fresh.length, 'entry', 'entries')}</strong> would be added from {name}
         {span && `, ${span}`}
+        {photos > 0 && `, with ${plural(photos, 'photo')}`}
         {same > 0 && `; ${same} are here already`}.
       </p>
       <Rows>

@@ -2,6 +2,7 @@ import { v7 as uuid } from 'uuid'
 import type { Content, Entry } from '../../core/journal/entry.ts'
 import { Journal } from '../../core/journal/journal.ts'
 import { openJournalStore, type JournalStore } from '../storage/journal-store.ts'
+import { openPhotoStore, type PhotoStore } from '../storage/photo-store.ts'
 import type { Ports } from '../ports.ts'
 import type { Which } from './which.ts'
 
@@ -24,6 +25,15 @@ function storeOf(which: Which): JournalStore {
   return store
 }
 
+const photoStores = new Map<Which, PhotoStore>()
+
+/** The pictures of a journal on this device. */
+export function photosOf(which: Which): PhotoStore {
+  let store = photoStores.get(which)
+  if (!store) photoStores.set(which, (store = openPhotoStore(`brinvo-${which}`)))
+  return store
+}
+
 const present = () => ({ now: Date.now(), timeZone: Intl.DateTimeFormat().resolvedOptions().timeZone || 'UTC' })
 
 /** Reads a journal from the device; the sample is written there first when it is not there yet. */
@@ -42,6 +52,8 @@ export async function openJournal(which: Which, ports: Ports): Promise<Opened> {
 /** Puts a fresh sample, relative to now, in place of the one on the device. */
 export async function loadSampleAfresh(ports: Ports): Promise<void> {
   await storeOf('sample').replace(await ports.buildSample(present()))
+  // What was photographed in the old sample belongs to nothing any more.
+  await photosOf('sample').clear()
 }
 
 const stamp = () => ({ id: newId(), logged: new Date().toISOString() })

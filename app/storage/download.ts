@@ -1,5 +1,5 @@
-/** Hands a text to the keeper as a file. */
-export function downloadText(name: string, text: string, type = 'application/json'): void {
+/** Hands a text, or bytes, to the keeper as a file. */
+export function downloadText(name: string, text: string | Uint8Array<ArrayBuffer>, type = 'application/json'): void {
   const url = URL.createObjectURL(new Blob([text], { type }))
   const link = document.createElement('a')
   link.href = url

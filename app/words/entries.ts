@@ -144,6 +144,8 @@ function eventMarks(event: ContentOf<'acclimation-event'>, { units }: Wording): 
       return event.mlPerMinute === 0
         ? [plain('drip off')]
         : [plain('drip '), strong(`${figures(event.mlPerMinute ?? 0)} mL a minute`)]
+    case 'way':
+      return [plain('another way: '), strong(event.way ?? '')]
     case 'step':
       return [plain(`done: ${event.step ?? ''}`)]
     case 'measured': {

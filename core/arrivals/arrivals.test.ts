@@ -7,7 +7,8 @@ import { boxById, boxesOf } from './boxes.ts'
 import { arrivalOf } from './history.ts'
 import { lightRamp } from './light.ts'
 import { releaseContents, releaseSteps } from './release.ts'
-import { liveRuns, runById, runNow } from './runs.ts'
+import { runNow } from './run-now.ts'
+import { liveRuns, runById } from './runs.ts'
 import { arrivalTaskContents, arrivalTasks } from './tasks.ts'
 import { home } from './testing.ts'
 
@@ -16,7 +17,7 @@ describe('boxes', () => {
     const it = home()
     it.expects('orchid')
     it.expects('shrimp', { species: 'sexy shrimp', group: 'shrimp-crab-snail', count: 2, hoursInTransit: 20 })
-    it.expects('alone', { boxId: undefined } as never)
+    it.expects('alone', { boxId: undefined })
     const boxes = boxesOf(it.journal)
     expect(boxes.map(({ id, animals }) => [id, animals.map(({ expectedId }) => expectedId)])).toEqual([
       ['box', ['orchid', 'shrimp']],

@@ -55,7 +55,7 @@ function draftsOf(journal: Journal, intro: Introduction, { clock }: Settings, no
       },
     ]
   }
-  const { verdict, reasons } = stopRule(journal, intro, now, clock.dayOf)
+  const { verdict, reasons } = stopRule(journal, intro, now, (ms) => clock.dayOf(ms))
   if (verdict === 'stop')
     return [
       {

@@ -1,4 +1,4 @@
-import { follow, type Followed, type Happening, type RunSetup } from '../acclimation/follow.ts'
+import type { Happening, RunSetup } from '../acclimation/follow.ts'
 import type { ContentOf } from '../journal/entry.ts'
 import type { Journal } from '../journal/journal.ts'
 import { MS_PER_MINUTE } from '../time/zone.ts'
@@ -38,6 +38,7 @@ function happeningOf(event: ContentOf<'acclimation-event'>, minute: number): Hap
         ...(tanMgPerL !== undefined && { tanMgPerL }),
       }
     }
+    case 'way':
     case 'step':
       return null
   }
@@ -49,6 +50,8 @@ function describe(journal: Journal, id: string): Run | null {
   let ended: Run['ended'] = null
   const happenings: Happening[] = []
   const steps = new Set<string>()
+  // Chosen anew on the way, by what was measured.
+  let changed: Pick<RunSetup, 'way' | 'method'> | null = null
   for (const { content, at, struck } of journal.about(`run:${id}`)) {
     if (struck) continue
     if (content.kind === 'acclimation-start') {
@@ -58,6 +61,7 @@ function describe(journal: Journal, id: string): Run | null {
       const happening = happeningOf(content, (at - startedAt) / MS_PER_MINUTE)
       if (happening) happenings.push(happening)
       if (content.step !== undefined) steps.add(content.step)
+      if (content.way !== undefined) changed = { way: content.way, method: content.method ?? null }
     } else if (content.kind === 'acclimation-end')
       ended = {
         at,
@@ -69,7 +73,7 @@ function describe(journal: Journal, id: string): Run | null {
   }
   if (!start) return null
   const { setting, limits, way, method = null } = start
-  return { id, start, startedAt, setup: { setting, limits, way, method }, happenings, steps, ended }
+  return { id, start, startedAt, setup: { setting, limits, ...(changed ?? { way, method }) }, happenings, steps, ended }
 }
 
 /** A run; null when the journal holds none of that id. */
@@ -93,10 +97,6 @@ export const minuteOf = ({ startedAt }: Run, at: number): number => (at - starte
 
 /** The instant of a run's minute. */
 export const instantOf = ({ startedAt }: Run, minute: number): number => startedAt + minute * MS_PER_MINUTE
-
-/** A run as it stands now, or stood when it ended. */
-export const runNow = (run: Run, now: number): Followed =>
-  follow(run.setup, run.happenings, Math.max(0, minuteOf(run, run.ended ? Math.min(now, run.ended.at) : now)))
 
 /** Who is in a run, in words. */
 export const runLabel = ({ start }: Pick<Run, 'start'>): string =>

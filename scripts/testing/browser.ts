@@ -1,6 +1,7 @@
 /** What jsdom leaves out and the app's storage needs. */
 import 'fake-indexeddb/auto'
 import { TextDecoder, TextEncoder } from 'node:util'
+import { deserialize, serialize } from 'node:v8'
 import { BroadcastChannel } from 'node:worker_threads'
 
 /** Node's channels hold the process open; a browser's do not. */
@@ -15,7 +16,7 @@ Object.assign(globalThis, {
   BroadcastChannel: PageChannel,
   TextEncoder,
   TextDecoder,
-  structuredClone: globalThis.structuredClone ?? ((value: unknown) => JSON.parse(JSON.stringify(value)) as unknown),
+  structuredClone: globalThis.structuredClone ?? ((value: unknown) => deserialize(serialize(value)) as unknown),
 })
 
 // Measured sizes and media queries: jsdom draws nothing.

@@ -71,10 +71,11 @@ export function Records() {
             <Heading>Carry it out</Heading>
             <p>
               {plural(journal.size, 'entry', 'entries')} of {WHICH_NAMES[which].toLowerCase()}, corrections and
-              strike-outs included. A file a month, kept elsewhere, survives a lost phone.
+              strike-outs included; with photos it is a zip that holds them too. A file a month, kept elsewhere,
+              survives a lost phone.
             </p>
             <Line>
-              <PrimaryButton onPress={() => exportToFile(which, journal)}>Export the journal</PrimaryButton>
+              <PrimaryButton onPress={() => void exportToFile(which, journal)}>Export the journal</PrimaryButton>
               <Button onPress={saveCsv}>Readings as CSV</Button>
             </Line>
           </Section>

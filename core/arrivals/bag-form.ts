@@ -1,0 +1,275 @@
+import { assumedBag, assumedContainer, assumedFloat, ASSUMED_ROOM_C } from '../acclimation/assumed.ts'
+import { limitsFor } from '../acclimation/limits.ts'
+import type { BoxQuestion } from '../acclimation/together.ts'
+import type { Limits } from '../acclimation/trials.ts'
+import { Reading, type Fault, type Field, type Values } from '../calculators/calculator.ts'
+import { animalGroupById } from '../catalogue/animal-group.ts'
+import type { UnitHabits } from '../household/settings.ts'
+import type { Tank } from '../household/tanks.ts'
+import { convertSalinity } from '../salinity/salinity.ts'
+import { celsiusFromFahrenheit, DKH_PER_MEQ, fahrenheitFromCelsius, CACO3_MG_PER_MEQ } from '../units/units.ts'
+import type { TankWater, WaterFigure } from './water.ts'
+
+/** Who is in a bag, or in the water of another tank. */
+export interface Newcomer {
+  id: string
+  name: string
+  group: string
+}
+
+/** Everything the form of a plan rests on. */
+export interface BagContext {
+  animals: readonly Newcomer[]
+  tank: Tank
+  water: TankWater
+  /** Another of the household's tanks that they come from: its water is the bag's. */
+  from: { tank: Tank; water: TankWater } | null
+  /** What was announced. */
+  hours: number | null
+  canBeMatched: boolean
+  units: UnitHabits
+}
+
+/** What a form as typed amounts to. */
+export interface BagReading {
+  /** Null while a needed figure is missing or wrong. */
+  question: BoxQuestion | null
+  faults: Readonly<Record<string, Fault>>
+  /** Fields that nobody has filled, by id, with what is taken in their place, as it would be typed. */
+  assumed: Readonly<Record<string, string>>
+  /** Limits by animal, as they hold: the handbook's or the keeper's. */
+  limits: ReadonlyMap<string, Limits>
+}
+
+const OFF_WORDS = new Set(['no', 'off', 'false'])
+export const isOn = (values: Values, id: string, start: boolean): boolean =>
+  values[id] === undefined ? start : !OFF_WORDS.has(values[id])
+
+/** The fields of a bag: id within the animal, what a keeper calls it. */
+export const BAG_FIGURES: readonly { id: WaterFigure; label: string }[] = [
+  { id: 'salinityPsu', label: 'Salinity' },
+  { id: 'temperatureC', label: 'Temperature' },
+  { id: 'pH', label: 'pH' },
+  { id: 'tanMgPerL', label: 'Total ammonia' },
+  { id: 'alkalinityDkh', label: 'Alkalinity' },
+]
+
+/** The unit beside a figure, as the household measures. */
+export function figureUnit(id: WaterFigure, units: UnitHabits): string {
+  switch (id) {
+    case 'temperatureC':
+      return units.temperature === 'F' ? '°F' : '°C'
+    case 'salinityPsu':
+      return units.salinity === 'sg' ? 'SG' : 'psu'
+    case 'alkalinityDkh':
+      return { dKH: 'dKH', meq: 'meq/L', ppm: 'ppm' }[units.alkalinity]
+    case 'tanMgPerL':
+      return 'mg/L N'
+    case 'pH':
+      return ''
+  }
+}
+
+const trim = (value: number, decimals: number) => String(Number(value.toFixed(decimals)))
+
+/** A kept figure as it would be typed. */
+export function typedFigure(id: WaterFigure, value: number, units: UnitHabits): string {
+  switch (id) {
+    case 'temperatureC':
+      return trim(units.temperature === 'F' ? fahrenheitFromCelsius(value) : value, 1)
+    case 'salinityPsu': {
+      if (units.salinity !== 'sg') return trim(value, 1)
+      const converted = convertSalinity({ value, unit: 'psu' })
+      return converted.ok ? converted.value.sg.toFixed(4) : trim(value, 1)
+    }
+    case 'alkalinityDkh':
+      return units.alkalinity === 'dKH'
+        ? trim(value, 1)
+        : units.alkalinity === 'meq'
+          ? trim(value / DKH_PER_MEQ, 2)
+          : trim((value / DKH_PER_MEQ) * CACO3_MG_PER_MEQ, 0)
+    default:
+      return trim(value, 2)
+  }
+}
+
+/** What is plausible of a figure, in the unit it is kept in; what lies outside is a slip of the pen. */
+const PLAUSIBLE: Record<WaterFigure, readonly [low: number, high: number]> = {
+  temperatureC: [5, 36],
+  salinityPsu: [0, 45],
+  pH: [5.5, 9],
+  tanMgPerL: [0, 30],
+  alkalinityDkh: [0.1, 25],
+}
+
+/** Reads a figure in the household's unit; undefined with its fault beside the field. */
+function readFigure(reading: Reading, field: string, id: WaterFigure, units: UnitHabits): number | undefined {
+  const [low, high] = PLAUSIBLE[id]
+  const unit = figureUnit(id, units)
+  const said = (value: number) => `${typedFigure(id, value, units)}${unit && ` ${unit}`}`
+  const typed = reading.number(field, { rather: `${said(low)} to ${said(high)} is plausible` })
+  if (typed === undefined) return undefined
+  const value =
+    id === 'temperatureC' && units.temperature === 'F'
+      ? celsiusFromFahrenheit(typed)
+      : id === 'salinityPsu' && units.salinity === 'sg'
+        ? gravity(typed)
+        : id === 'alkalinityDkh' && units.alkalinity !== 'dKH'
+          ? (units.alkalinity === 'meq' ? typed : typed / CACO3_MG_PER_MEQ) * DKH_PER_MEQ
+          : typed
+  return value < low - 1e-9 || value > high + 1e-9
+    ? reading.fault(field, `${said(low)} to ${said(high)} is plausible`)
+    : value
+}
+
+/** psu of a specific gravity; far outside where there is none. */
+function gravity(sg: number): number {
+  if (sg <= 1) return sg > 0.99 ? 0 : -1
+  const converted = convertSalinity({ value: sg, unit: 'sg' })
+  return converted.ok ? converted.value.psu : Infinity
+}
+
+const LIMIT_FIELDS: readonly { id: keyof Limits; over: number; most: number; rather: string }[] = [
+  { id: 'maxPsuPerHour', over: 0, most: 50, rather: 'psu an hour' },
+  { id: 'matchPsu', over: 0, most: 50, rather: 'psu' },
+  { id: 'matchC', over: 0, most: 10, rather: '°C' },
+  { id: 'maxFreeAmmoniaMgPerL', over: 0, most: 1, rather: 'mg/L N' },
+  { id: 'maxMinutes', over: 0, most: 1440, rather: 'minutes, up to a day' },
+]
+
+/** Names a field of one animal's bag. */
+export const bagField = (animalId: string, figure: WaterFigure | 'litres'): string => `${animalId}.${figure}`
+export const limitField = (animalId: string, limit: keyof Limits): string => `${animalId}.limit.${limit}`
+export const tankField = (figure: WaterFigure): string => `tank.${figure}`
+
+/** Reads a plan's form: hours and the bags' litres are needed, everything else has what is assumed in its place. */
+export function readBagForm(values: Values, context: BagContext): BagReading {
+  const { animals, tank, water, from, units } = context
+  const litreFields = ['capacity', 'leave', ...animals.map(({ id }) => bagField(id, 'litres'))]
+  const fields: Field[] = litreFields.map((id) => ({ id, label: id, unit: 'L' }))
+  const reading = new Reading(values, fields, [])
+  const assumed: Record<string, string> = {}
+  const isTyped = (id: string) => reading.text(id) !== ''
+  const orAssumed = (id: string, taken: number, typed: string, read: () => number | undefined): number | undefined => {
+    if (isTyped(id)) return read()
+    assumed[id] = typed
+    return taken
+  }
+  const hours = isTyped('hours')
+    ? reading.number('hours', { least: 0, most: 120, rather: 'hours on the way, up to five days' })
+    : from
+      ? 0
+      : (context.hours ?? reading.number('hours', { rather: 'hours on the way, door to door' }))
+  const figure = (id: string, of: WaterFigure, taken: number) =>
+    orAssumed(id, taken, typedFigure(of, taken, units), () => readFigure(reading, id, of, units))
+  const volumes = animals.map(({ id }) =>
+    reading.number(bagField(id, 'litres'), { over: 0, most: 200, rather: 'litres of water round it' }),
+  )
+  const tankWater = Object.fromEntries(
+    BAG_FIGURES.map(({ id }) => [
+      id,
+      water[id].readAt === null || isTyped(tankField(id))
+        ? figure(tankField(id), id, water[id].value)
+        : water[id].value,
+    ]),
+  ) as Record<WaterFigure, number | undefined>
+  const bags = animals.map(({ id, group }) => {
+    const known = animalGroupById(group)
+    const taken = from
+      ? Object.fromEntries(BAG_FIGURES.map((one) => [one.id, from.water[one.id].value]))
+      : assumedBag(hours ?? 0, known?.kind ?? 'fish', tank.water)
+    return Object.fromEntries(
+      BAG_FIGURES.map((one) => [one.id, figure(bagField(id, one.id), one.id, taken[one.id as keyof typeof taken]!)]),
+    ) as Record<WaterFigure, number | undefined>
+  })
+  const total = volumes.reduce<number>((sum, litres) => sum + (litres ?? 0), 0)
+  const container = assumedContainer(total || 1)
+  const capacityL = orAssumed('capacity', container.capacityL, trim(container.capacityL, 1), () =>
+    reading.number('capacity', { over: 0, most: 500, rather: 'litres the container holds' }),
+  )
+  const leave = Math.max(total, (capacityL ?? container.capacityL) / 2)
+  const leaveL = orAssumed('leave', Math.min(leave, (capacityL ?? leave * 2) * 0.9), trim(leave, 2), () =>
+    reading.number('leave', { over: 0, most: 500, rather: 'litres left after a pour-off' }),
+  )
+  const keptWarm = isOn(values, 'warm', false)
+  const room =
+    keptWarm && tankWater.temperatureC !== undefined
+      ? tankWater.temperatureC
+      : figure('room', 'temperatureC', ASSUMED_ROOM_C)
+  const float = orAssumed('float', from ? 0 : assumedFloat(total), String(from ? 0 : assumedFloat(total)), () =>
+    reading.number('float', { least: 0, most: 120, rather: 'minutes afloat; 15 to 30 are usual' }),
+  )
+  const limits = new Map<string, Limits>()
+  animals.forEach(({ id, group }, i) => {
+    const known = limitsFor(group, bags[i]!.salinityPsu ?? 0, tankWater.salinityPsu ?? 0)
+    if (!known) return
+    const own = { ...known.limits }
+    for (const { id: limit, over, most, rather } of LIMIT_FIELDS) {
+      const field = limitField(id, limit)
+      if (!isTyped(field)) continue
+      const value = reading.number(field, { over, most, rather: `over ${over} to ${most} ${rather}` })
+      if (value !== undefined) own[limit] = value
+    }
+    limits.set(id, own)
+  })
+  faultsBetween(reading, { animals, volumes, capacityL, leaveL, float, limits })
+  const faults = reading.faults
+  if (Object.keys(faults).length > 0 || hours === undefined) return { question: null, faults, assumed, limits }
+  return {
+    question: {
+      animals: animals.map(({ id, name }, i) => ({
+        id,
+        name,
+        bag: { volumeL: volumes[i]!, ...(bags[i] as Record<WaterFigure, number>) },
+        limits: limits.get(id)!,
+      })),
+      tank: tankWater as Record<WaterFigure, number>,
+      container: { capacityL: capacityL!, leaveL: leaveL! },
+      room: { temperatureC: room! },
+      float: { minutes: float! },
+      ...(isOn(values, 'air', false) && { gasExchangePerHour: AERATED_PER_HOUR }),
+      shippingHours: hours,
+      tankCanBeMatched: isOn(values, 'match', context.canBeMatched),
+    },
+    faults,
+    assumed,
+    limits,
+  }
+}
+
+/** An air stone drives the gas off faster: acclimation.md, assumed there too. */
+const AERATED_PER_HOUR = 5
+
+/** What is wrong between fields that are each right by themselves. */
+function faultsBetween(
+  reading: Reading,
+  {
+    animals,
+    volumes,
+    capacityL,
+    leaveL,
+    float,
+    limits,
+  }: {
+    animals: readonly Newcomer[]
+    volumes: readonly (number | undefined)[]
+    capacityL: number | undefined
+    leaveL: number | undefined
+    float: number | undefined
+    limits: ReadonlyMap<string, Limits>
+  },
+): void {
+  animals.forEach(({ id }, i) => {
+    const litres = volumes[i]
+    if (litres !== undefined && capacityL !== undefined && litres > capacityL)
+      reading.fault(
+        bagField(id, 'litres'),
+        `more than the container’s ${trim(capacityL, 2)} L: a larger container, or the bag’s water in part`,
+      )
+    const own = limits.get(id)
+    if (own && float !== undefined && own.maxMinutes < float)
+      reading.fault('float', `longer than ${trim(own.maxMinutes, 0)} minutes, the longest it may wait`)
+  })
+  if (capacityL !== undefined && leaveL !== undefined && leaveL >= capacityL)
+    reading.fault('leave', `less than the ${trim(capacityL, 2)} L it holds`)
+}
