@@ -2,6 +2,7 @@ import { lazy, Suspense, useEffect, useRef, useState } from 'react'
 import { RouterProvider as AriaRouter } from 'react-aria-components'
 import { Outlet, useLocation, useNavigate } from 'react-router'
 import { styled } from 'styled-components'
+import { hasLiveRun } from '../../core/arrivals/live.ts'
 import { settingsOf } from '../../core/household/settings.ts'
 import { HouseholdProvider, useHousehold, useOpening, useShown } from '../journal/provider.tsx'
 import { Button } from '../look/buttons.ts'
@@ -12,6 +13,7 @@ import { LogLine } from './LogLine.tsx'
 import { useShortcuts } from './shortcuts.ts'
 
 const FirstRun = lazy(async () => ({ default: (await import('../screens/first-run/FirstRun.tsx')).FirstRun }))
+const RunBar = lazy(async () => ({ default: (await import('../arrivals/RunBar.tsx')).RunBar }))
 const ShortcutList = lazy(async () => ({ default: (await import('./ShortcutList.tsx')).ShortcutList }))
 
 const Layout = styled.div`
@@ -86,7 +88,14 @@ function Inside() {
   const isSetUp = settingsOf(journal) !== null
   return (
     <Layout>
-      <Header />
+      <div>
+        <Header />
+        {hasLiveRun(journal) && (
+          <Suspense fallback={null}>
+            <RunBar />
+          </Suspense>
+        )}
+      </div>
       <Main ref={main} tabIndex={-1}>
         <Suspense fallback={<Opening />}>{isSetUp ? <Outlet /> : <FirstRun />}</Suspense>
       </Main>

@@ -26,6 +26,42 @@ export function createRoutes() {
           lazy: async () => ({ Component: (await import('../screens/tanks/AddAnimal.tsx')).AddAnimal }),
         },
         {
+          path: 'arrivals',
+          lazy: async () => ({ Component: (await import('../screens/arrivals/Arrivals.tsx')).Arrivals }),
+        },
+        {
+          path: 'arrivals/new',
+          lazy: async () => ({ Component: (await import('../screens/arrivals/ExpectBox.tsx')).ExpectBox }),
+        },
+        {
+          path: 'arrivals/box/:boxId/change',
+          lazy: async () => ({ Component: (await import('../screens/arrivals/ExpectBox.tsx')).ExpectBox }),
+        },
+        {
+          path: 'arrivals/box/:boxId/:step?',
+          lazy: async () => ({ Component: (await import('../screens/arrivals/BoxPage.tsx')).BoxPage }),
+        },
+        {
+          path: 'arrivals/between',
+          lazy: async () => ({ Component: (await import('../screens/arrivals/BetweenTanks.tsx')).BetweenTanks }),
+        },
+        {
+          path: 'arrivals/run/:runId',
+          lazy: async () => ({ Component: (await import('../screens/arrivals/RunPage.tsx')).RunPage }),
+        },
+        {
+          path: 'arrivals/animal/:animalId',
+          lazy: async () => ({ Component: (await import('../screens/arrivals/AnimalArrival.tsx')).AnimalArrival }),
+        },
+        {
+          path: 'arrivals/together',
+          lazy: async () => ({ Component: (await import('../screens/arrivals/NewTogether.tsx')).NewTogether }),
+        },
+        {
+          path: 'arrivals/together/:introId',
+          lazy: async () => ({ Component: (await import('../screens/arrivals/Together.tsx')).Together }),
+        },
+        {
           path: 'courses',
           lazy: async () => ({ Component: (await import('../screens/courses/Courses.tsx')).Courses }),
         },

@@ -1,5 +1,5 @@
 import { useQuery } from '@tanstack/react-query'
-import { useEffect, useState } from 'react'
+import { useEffect, useMemo } from 'react'
 import { styled } from 'styled-components'
 import type { ContentOf } from '../../core/journal/entry.ts'
 import type { Line } from '../../core/journal/journal.ts'
@@ -24,15 +24,10 @@ const Grid = styled.div`
 `
 
 /** An address for bytes, for as long as they are shown. */
-function useAddress(jpeg: Uint8Array | null | undefined): string | null {
-  const [address, setAddress] = useState<string | null>(null)
-  useEffect(() => {
-    if (!jpeg) return
-    const made = URL.createObjectURL(new Blob([Uint8Array.from(jpeg)], { type: 'image/jpeg' }))
-    setAddress(made)
-    return () => URL.revokeObjectURL(made)
-  }, [jpeg])
-  return jpeg ? address : null
+function useAddress(jpeg: Uint8Array): string {
+  const address = useMemo(() => URL.createObjectURL(new Blob([Uint8Array.from(jpeg)], { type: 'image/jpeg' })), [jpeg])
+  useEffect(() => () => URL.revokeObjectURL(address), [address])
+  return address
 }
 
 /** A picture that is in hand, kept or not yet. */
@@ -48,7 +43,7 @@ export function Picture({
   height: number
 }) {
   const address = useAddress(jpeg)
-  return address ? <img src={address} alt={alt} width={width} height={height} /> : null
+  return <img src={address} alt={alt} width={width} height={height} />
 }
 
 function KeptPicture({ content, alt }: { content: ContentOf<'photo'>; alt: string }) {

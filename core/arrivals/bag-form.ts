@@ -50,7 +50,7 @@ export const BAG_FIGURES: readonly { id: WaterFigure; label: string }[] = [
   { id: 'salinityPsu', label: 'Salinity' },
   { id: 'temperatureC', label: 'Temperature' },
   { id: 'pH', label: 'pH' },
-  { id: 'tanMgPerL', label: 'Total ammonia' },
+  { id: 'tanMgPerL', label: 'Total ammonia, as N' },
   { id: 'alkalinityDkh', label: 'Alkalinity' },
 ]
 
@@ -64,7 +64,7 @@ export function figureUnit(id: WaterFigure, units: UnitHabits): string {
     case 'alkalinityDkh':
       return { dKH: 'dKH', meq: 'meq/L', ppm: 'ppm' }[units.alkalinity]
     case 'tanMgPerL':
-      return 'mg/L N'
+      return 'mg/L'
     case 'pH':
       return ''
   }
@@ -103,7 +103,7 @@ const PLAUSIBLE: Record<WaterFigure, readonly [low: number, high: number]> = {
 }
 
 /** Reads a figure in the household's unit; undefined with its fault beside the field. */
-function readFigure(reading: Reading, field: string, id: WaterFigure, units: UnitHabits): number | undefined {
+export function readFigure(reading: Reading, field: string, id: WaterFigure, units: UnitHabits): number | undefined {
   const [low, high] = PLAUSIBLE[id]
   const unit = figureUnit(id, units)
   const said = (value: number) => `${typedFigure(id, value, units)}${unit && ` ${unit}`}`
@@ -133,6 +133,7 @@ const LIMIT_FIELDS: readonly { id: keyof Limits; over: number; most: number; rat
   { id: 'maxPsuPerHour', over: 0, most: 50, rather: 'psu an hour' },
   { id: 'matchPsu', over: 0, most: 50, rather: 'psu' },
   { id: 'matchC', over: 0, most: 10, rather: '°C' },
+  { id: 'matchDkh', over: 0, most: 30, rather: 'dKH' },
   { id: 'maxFreeAmmoniaMgPerL', over: 0, most: 1, rather: 'mg/L N' },
   { id: 'maxMinutes', over: 0, most: 1440, rather: 'minutes, up to a day' },
 ]
@@ -179,7 +180,7 @@ export function readBagForm(values: Values, context: BagContext): BagReading {
       ? Object.fromEntries(BAG_FIGURES.map((one) => [one.id, from.water[one.id].value]))
       : assumedBag(hours ?? 0, known?.kind ?? 'fish', tank.water)
     return Object.fromEntries(
-      BAG_FIGURES.map((one) => [one.id, figure(bagField(id, one.id), one.id, taken[one.id as keyof typeof taken]!)]),
+      BAG_FIGURES.map((one) => [one.id, figure(bagField(id, one.id), one.id, taken[one.id])]),
     ) as Record<WaterFigure, number | undefined>
   })
   const total = volumes.reduce<number>((sum, litres) => sum + (litres ?? 0), 0)

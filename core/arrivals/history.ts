@@ -1,6 +1,7 @@
 import type { ContentOf } from '../journal/entry.ts'
 import type { Journal } from '../journal/journal.ts'
 import { animalById, animalsOf, type Animal } from '../household/animals.ts'
+import { MS_PER_DAY } from '../time/zone.ts'
 import { runById, type Run } from './runs.ts'
 
 /** The arrival ledger of one animal: acclimation.md 9. */
@@ -20,6 +21,9 @@ export interface ArrivalRecord {
   found: string[]
 }
 
+/** What is seen later than this is no first meal and no first sign any more. */
+const FIRST_MS = 30 * MS_PER_DAY
+
 function recordOf(journal: Journal, animal: Animal, arrival: ContentOf<'arrival'>): ArrivalRecord {
   let firstMealAt: number | null = null
   let firstSigns: ArrivalRecord['firstSigns'] = null
@@ -27,12 +31,13 @@ function recordOf(journal: Journal, animal: Animal, arrival: ContentOf<'arrival'
   for (const { content, at, struck } of journal.about(`animal:${animal.id}`)) {
     if (struck || (content.kind !== 'sighting' && content.kind !== 'training')) continue
     const appetite = content.kind === 'sighting' ? (content.appetite ?? 0) : content.mark
-    if (firstMealAt === null && at >= animal.arrivedAt && appetite >= 3) firstMealAt = at
+    if (firstMealAt === null && at >= animal.arrivedAt && at < animal.arrivedAt + FIRST_MS && appetite >= 3)
+      firstMealAt = at
     const signs =
       content.kind === 'sighting' ? content.signs.filter(({ present }) => present).map(({ sign }) => sign) : []
     if (signs.length === 0) continue
     if (at < animal.arrivedAt) found.push(...signs)
-    else firstSigns ??= { at, signs }
+    else if (at < animal.arrivedAt + FIRST_MS) firstSigns ??= { at, signs }
   }
   return {
     animal,

@@ -52,6 +52,7 @@ function sideTub(diary: Diary): void {
   diary.on(-1, '20:00', {
     kind: 'expected',
     expectedId: 'dottyback',
+    boxId: 'box-tomorrow',
     tankId: 'side',
     species: 'orchid dottyback',
     group: 'dottyback-basslet',
@@ -59,6 +60,7 @@ function sideTub(diary: Diary): void {
     due: diary.at(1, '10:30'),
     hoursInTransit: 31,
     source: 'mail order',
+    sizeCm: 6,
   })
 }
 
@@ -69,6 +71,7 @@ function shrimpJar(diary: Diary): void {
   diary.on(-1, '20:01', {
     kind: 'expected',
     expectedId: 'sexy-shrimp',
+    boxId: 'box-tomorrow',
     tankId: 'jar',
     species: 'sexy shrimp',
     group: 'shrimp-crab-snail',

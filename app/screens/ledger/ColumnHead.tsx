@@ -5,7 +5,7 @@ import { residentsOf } from '../../../core/household/animals.ts'
 import { animalGroupById } from '../../../core/catalogue/animal-group.ts'
 import { useHousehold } from '../../journal/provider.tsx'
 import { Figure } from '../../look/text.ts'
-import { animalName } from '../../words/entries.ts'
+import { animalName, newcomerName } from '../../words/entries.ts'
 import { plural } from '../../words/numbers.ts'
 import { quantityText, volume } from '../../words/quantities.ts'
 import type { Journal } from '../../../core/journal/journal.ts'
@@ -115,15 +115,20 @@ export function whoLivesIn(journal: Journal, tank: Tank): string {
   return [names.join(', '), ...coralWords].filter(Boolean).join(' · ')
 }
 
+/** A box due within two days is told of on a folded column. */
+const SOON_MS = 48 * 3_600_000
+
 /** The head of a tank's column: its name, net volume and who lives there. */
 export function ColumnHead({ column: { tank, folded }, onUnfold }: { column: Column; onUnfold: () => void }) {
   const { journal, settings } = useHousehold()
   const expected = expectedIn(journal, tank.id)[0]
+  const now = useNow()
   const plans = useContext(PlansContext).filter((plan) => tankOfPlan(plan) === tank.id)
   if (folded)
     return (
       <Fold type="button" onClick={onUnfold} aria-label={`Unfold ${tank.name}, empty`}>
         {tank.name}
+        {expected && expected.dueAt - now < SOON_MS && ` · ${newcomerName(expected)} is on its way`}
       </Fold>
     )
   return (
@@ -134,9 +139,7 @@ export function ColumnHead({ column: { tank, folded }, onUnfold }: { column: Col
           {tank.volume ? `${quantityText(volume(tank.volume.netL, settings.units))} net` : 'volume?'}
         </Figure>
       </Top>
-      <Who>
-        {whoLivesIn(journal, tank) || (expected ? `empty, waits for ${expected.name ?? expected.species}` : 'empty')}
-      </Who>
+      <Who>{whoLivesIn(journal, tank) || (expected ? `empty, waits for ${newcomerName(expected)}` : 'empty')}</Who>
       {plans.map((plan) => (
         <CourseLine key={plan.course.id} plan={plan} />
       ))}

@@ -7,9 +7,10 @@ import { useHousehold } from '../../journal/provider.tsx'
 import { dayAs } from '../../../core/time/words.ts'
 import { wordingOf } from '../../words/entries.ts'
 import { expectedIn, type Column } from './columns.ts'
+import { arrivalTasksOn } from '../../arrivals/useArrivalTasks.ts'
 import { dueOn } from '../../courses/usePlans.ts'
 import { LineOfMarks, lineText, shownInLine } from './marks.tsx'
-import { lowReadings, PlansContext } from './plans.ts'
+import { ArrivalsContext, lowReadings, PlansContext } from './plans.ts'
 import { Threads } from './Threads.tsx'
 import { GridCell, type CellPlace } from './GridCell.tsx'
 
@@ -147,6 +148,7 @@ function DayCell({
   const wording = wordingOf(journal, settings)
   const { tank, folded, gutter } = column
   const plans = useContext(PlansContext)
+  const arriving = useContext(ArrivalsContext)
   const ahead = day > today
   const lines = ahead ? [] : linesOn(journal, tank.id, day, settings.clock)
   const due = ahead ? expectedIn(journal, tank.id).filter(({ dueAt }) => settings.clock.dayOf(dueAt) === day) : []
@@ -154,6 +156,7 @@ function DayCell({
   const dueText = [
     ...due.map(({ name, species, count }) => `${name ?? (count > 1 ? `${count} ${species}` : species)} expected`),
     ...tasks.map(({ task }) => task.title),
+    ...(ahead ? arrivalTasksOn(arriving, tank.id, day, today, settings.clock).map(({ title }) => title) : []),
   ].join(' · ')
   const has = dueText !== '' || shownInLine(lines).length > 0
   const label = has ? `${tank.name}: ${dueText || lineText(lines, wording, tank.id)}` : `${tank.name}: nothing`

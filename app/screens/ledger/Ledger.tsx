@@ -16,6 +16,7 @@ import { firstDay } from '../../../core/ledger/days.ts'
 import { threadsOf } from '../../../core/ledger/threads.ts'
 import { tanksOf } from '../../../core/household/tanks.ts'
 import type { Day } from '../../../core/time/zone.ts'
+import { arrivalTasksOn, useArrivalTasks } from '../../arrivals/useArrivalTasks.ts'
 import { dueOn, tankOfPlan, useRunningPlans } from '../../courses/usePlans.ts'
 import { useNow } from '../../frame/now.tsx'
 import { useHousehold } from '../../journal/provider.tsx'
@@ -28,7 +29,7 @@ import { columnsOf, PHONE_RULER, phoneColumn, RULER, type Column } from './colum
 import { DayRow } from './DayRow.tsx'
 import { cellId, GridActionsContext, type CellPlace } from './GridCell.tsx'
 import { useBeside } from './opened.ts'
-import { PlansContext } from './plans.ts'
+import { ArrivalsContext, PlansContext } from './plans.ts'
 import { TankTabs } from './TankTabs.tsx'
 import { TodayRow } from './TodayRow.tsx'
 
@@ -119,15 +120,16 @@ function useColumns(
   room: number,
   isPhone: boolean,
   phoneTank: string | null,
+  endOfToday: number,
 ): { columns: Column[]; unfold: (tankId: string) => void } {
   const { journal, revision } = useHousehold()
   const [opened, setOpened] = useState<ReadonlySet<string>>(new Set())
   const columns = useMemo(() => {
-    if (!isPhone) return columnsOf(journal, room, opened)
+    if (!isPhone) return columnsOf(journal, room, opened, endOfToday)
     const tanks = tanksOf(journal)
     return [phoneColumn(journal, tanks.find(({ id }) => id === phoneTank) ?? tanks[0]!, room)]
     // eslint-disable-next-line react-hooks/exhaustive-deps -- the revision says when the journal has grown
-  }, [journal, revision, room, opened, isPhone, phoneTank])
+  }, [journal, revision, room, opened, isPhone, phoneTank, endOfToday])
   const unfold = useCallback((tankId: string) => setOpened((before) => new Set([...before, tankId])), [])
   return { columns, unfold }
 }
@@ -141,17 +143,21 @@ function LedgerGrid() {
   const room = Math.max(0, useWidth(scroller) - ruler)
   const [phoneTank, setPhoneTank] = useState<string | null>(null)
   const [beside, openBeside] = useBeside()
-  const { columns, unfold } = useColumns(room, isPhone, phoneTank)
   const plans = useRunningPlans()
+  const arriving = useArrivalTasks()
   const { threads } = threadsOf(journal)
   const { clock } = settings
   const today = clock.dayOf(now)
+  const { columns, unfold } = useColumns(room, isPhone, phoneTank, clock.instantAt(today + 1))
   const start = firstDay(journal, clock, today)
   const count = today - start + 1 + DAYS_AHEAD
   const todayIndex = today - start
   const rowHeight = isPhone ? PHONE_ROW : ROW
-  const due = plans.length === 0 ? [] : columns.flatMap(({ tank }) => dueOn(plans, tank.id, today, today, clock))
-  const late = due.filter(({ task }) => task.state === 'late').length
+  const due = columns.flatMap(({ tank }) => [
+    ...dueOn(plans, tank.id, today, today, clock).map(({ task }) => task),
+    ...arrivalTasksOn(arriving, tank.id, today, today, clock),
+  ])
+  const late = due.filter(({ state }) => state === 'late').length
   const hasCourses = columns.some(({ tank }) => plans.some((plan) => tankOfPlan(plan) === tank.id))
   const width = columns.reduce((sum, column) => sum + column.width, 0)
   const pastShown = isPhone ? 1 : PAST_SHOWN
@@ -213,68 +219,70 @@ function LedgerGrid() {
   return (
     <GridActionsContext.Provider value={actions}>
       <PlansContext.Provider value={plans}>
-        <Layout onKeyDown={(event) => event.key === 'Escape' && beside && close()}>
-          <h1 className="visually-hidden">Ledger</h1>
-          {!(isPhone && beside) && (
-            <Left>
-              {isPhone && <TankTabs shown={columns[0]!.tank.id} onShow={setPhoneTank} />}
-              <Scroller
-                ref={scroller}
-                role="grid"
-                aria-label="Ledger"
-                aria-rowcount={count + 1}
-                aria-colcount={columns.length + 1}
-                onKeyDown={onKeyDown}
-              >
-                {room > 0 && (
-                  <>
-                    <HeadRow role="row" aria-rowindex={1} $tall={hasCourses} style={{ width: ruler + width }}>
-                      <Corner role="columnheader" style={{ width: ruler }}>
-                        {dayAs(today, 'MMMM').slice(0, ruler < 80 ? 3 : 9)}
-                        <br />
-                        {dayAs(today, 'yyyy')}
-                        {due.length > 0 && <Count>{due.length} due</Count>}
-                        {late > 0 && <Count $late>{late} late</Count>}
-                      </Corner>
-                      {columns.map((column) => (
-                        <div key={column.tank.id} role="columnheader" style={{ width: column.width, flex: 'none' }}>
-                          <ColumnHead column={column} onUnfold={() => unfold(column.tank.id)} />
-                        </div>
-                      ))}
-                    </HeadRow>
-                    <div
-                      role="rowgroup"
-                      style={{ position: 'relative', height: rows.getTotalSize(), width: ruler + width }}
-                    >
-                      {rows.getVirtualItems().map(({ index, start: offset, size }) => {
-                        const shared = {
-                          day: start + index,
-                          columns,
-                          threads,
-                          ruler,
-                          width,
-                          offset,
-                          rowIndex: index + 2,
-                          active,
-                        }
-                        return index === todayIndex ? (
-                          <TodayRow key="today" {...shared} index={index} measure={rows.measureElement} />
-                        ) : (
-                          <DayRow key={index} {...shared} today={today} height={size} revision={revision} />
-                        )
-                      })}
-                    </div>
-                  </>
-                )}
-              </Scroller>
-            </Left>
-          )}
-          {beside && (
-            <Suspense fallback={null}>
-              <Panel beside={beside} onOpen={openBeside} onClose={close} />
-            </Suspense>
-          )}
-        </Layout>
+        <ArrivalsContext.Provider value={arriving}>
+          <Layout onKeyDown={(event) => event.key === 'Escape' && beside && close()}>
+            <h1 className="visually-hidden">Ledger</h1>
+            {!(isPhone && beside) && (
+              <Left>
+                {isPhone && <TankTabs shown={columns[0]!.tank.id} onShow={setPhoneTank} />}
+                <Scroller
+                  ref={scroller}
+                  role="grid"
+                  aria-label="Ledger"
+                  aria-rowcount={count + 1}
+                  aria-colcount={columns.length + 1}
+                  onKeyDown={onKeyDown}
+                >
+                  {room > 0 && (
+                    <>
+                      <HeadRow role="row" aria-rowindex={1} $tall={hasCourses} style={{ width: ruler + width }}>
+                        <Corner role="columnheader" style={{ width: ruler }}>
+                          {dayAs(today, 'MMMM').slice(0, ruler < 80 ? 3 : 9)}
+                          <br />
+                          {dayAs(today, 'yyyy')}
+                          {due.length > 0 && <Count>{due.length} due</Count>}
+                          {late > 0 && <Count $late>{late} late</Count>}
+                        </Corner>
+                        {columns.map((column) => (
+                          <div key={column.tank.id} role="columnheader" style={{ width: column.width, flex: 'none' }}>
+                            <ColumnHead column={column} onUnfold={() => unfold(column.tank.id)} />
+                          </div>
+                        ))}
+                      </HeadRow>
+                      <div
+                        role="rowgroup"
+                        style={{ position: 'relative', height: rows.getTotalSize(), width: ruler + width }}
+                      >
+                        {rows.getVirtualItems().map(({ index, start: offset, size }) => {
+                          const shared = {
+                            day: start + index,
+                            columns,
+                            threads,
+                            ruler,
+                            width,
+                            offset,
+                            rowIndex: index + 2,
+                            active,
+                          }
+                          return index === todayIndex ? (
+                            <TodayRow key="today" {...shared} index={index} measure={rows.measureElement} />
+                          ) : (
+                            <DayRow key={index} {...shared} today={today} height={size} revision={revision} />
+                          )
+                        })}
+                      </div>
+                    </>
+                  )}
+                </Scroller>
+              </Left>
+            )}
+            {beside && (
+              <Suspense fallback={null}>
+                <Panel beside={beside} onOpen={openBeside} onClose={close} />
+              </Suspense>
+            )}
+          </Layout>
+        </ArrivalsContext.Provider>
       </PlansContext.Provider>
     </GridActionsContext.Provider>
   )

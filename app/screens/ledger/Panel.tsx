@@ -7,6 +7,7 @@ import type { ContentKind, ContentOf } from '../../../core/journal/entry.ts'
 import type { Line } from '../../../core/journal/journal.ts'
 import { tanksOf as tanksOfContent } from '../../../core/journal/subjects.ts'
 import type { Day } from '../../../core/time/zone.ts'
+import { arrivalTasksOn } from '../../arrivals/useArrivalTasks.ts'
 import { dueOn } from '../../courses/usePlans.ts'
 import { amountText, makesText } from '../../courses/words.ts'
 import { useNow } from '../../frame/now.tsx'
@@ -23,7 +24,7 @@ import { ReadingForm } from './forms/ReadingForm.tsx'
 import { ChangeForm, DoseForm } from './forms/WaterForms.tsx'
 import { Marks } from './marks.tsx'
 import type { Beside, FormKind } from './opened.ts'
-import { PlansContext } from './plans.ts'
+import { ArrivalsContext, PlansContext } from './plans.ts'
 
 const Aside = styled.aside`
   flex: none;
@@ -176,7 +177,8 @@ function EntryFields({
 function DueAhead({ tankId, day, today }: { tankId: string; day: Day; today: Day }) {
   const { settings } = useHousehold()
   const due = dueOn(useContext(PlansContext), tankId, day, today, settings.clock)
-  if (due.length === 0) return <Small>Nothing is due on this day, as far as is known.</Small>
+  const arriving = arrivalTasksOn(useContext(ArrivalsContext), tankId, day, today, settings.clock)
+  if (due.length + arriving.length === 0) return <Small>Nothing is due on this day, as far as is known.</Small>
   return (
     <Rows>
       {due.map(({ task }) => (
@@ -187,6 +189,15 @@ function DueAhead({ tankId, day, today }: { tankId: string; day: Day; today: Day
           <Quiet>
             {timeOf(task.best, settings.clock)}, {task.why}
             {task.waitsFor && `; waits for: ${task.waitsFor.join('; ')}`}
+          </Quiet>
+        </li>
+      ))}
+      {arriving.map((task) => (
+        <li key={task.id}>
+          <strong>{task.title}</strong>
+          <br />
+          <Quiet>
+            {timeOf(task.best, settings.clock)}, {task.why}
           </Quiet>
         </li>
       ))}

@@ -9,13 +9,16 @@ import { parameterValue } from '../../words/quantities.ts'
 import { useHousehold } from '../../journal/provider.tsx'
 import { ButtonLink, PlainButton } from '../../look/buttons.ts'
 import { dayAs, dayBeside, timeOf } from '../../../core/time/words.ts'
-import { contentMarks, marksText, wordingOf } from '../../words/entries.ts'
+import { contentMarks, marksText, newcomerName, wordingOf } from '../../words/entries.ts'
 import { useNow } from '../../frame/now.tsx'
+import { ArrivalTaskCard } from '../../arrivals/ArrivalTaskCard.tsx'
+import { arrivalTasksOn } from '../../arrivals/useArrivalTasks.ts'
+import { boxIdOf } from '../../../core/arrivals/boxes.ts'
 import { TaskCard } from '../../courses/TaskCard.tsx'
 import { dueOn, tankOfPlan } from '../../courses/usePlans.ts'
 import { Bar } from '../../look/text.ts'
 import { expectedIn, type Column } from './columns.ts'
-import { PlansContext } from './plans.ts'
+import { ArrivalsContext, PlansContext } from './plans.ts'
 import { cellId, GridActionsContext, type CellPlace } from './GridCell.tsx'
 import { Marks } from './marks.tsx'
 import { useBeside, type FormKind } from './opened.ts'
@@ -230,6 +233,7 @@ function TodayInside({ day, column: { tank }, gutter }: { day: Day; column: Colu
   const expected = expectedIn(journal, tank.id).filter(({ dueAt }) => settings.clock.dayOf(dueAt) <= day)
   const plans = useContext(PlansContext)
   const due = dueOn(plans, tank.id, day, day, settings.clock)
+  const arriving = arrivalTasksOn(useContext(ArrivalsContext), tank.id, day, day, settings.clock)
   const warnings = plans.filter((plan) => tankOfPlan(plan) === tank.id).flatMap((plan) => plan.warnings)
   return (
     <Inside $gutter={gutter}>
@@ -256,15 +260,22 @@ function TodayInside({ day, column: { tank }, gutter }: { day: Day; column: Colu
               ? `expected since ${timeOf(arrival.dueAt, settings.clock)}`
               : `expected at ${timeOf(arrival.dueAt, settings.clock)}`}
           </When>
-          <h2>{arrival.name ?? (arrival.count > 1 ? `${arrival.count} ${arrival.species}` : arrival.species)}</h2>
+          <h2>{newcomerName(arrival)}</h2>
           <div>
-            <ButtonLink href={`/tanks/${tank.id}/add-animal?expected=${arrival.expectedId}`}>
-              Log the arrival
-            </ButtonLink>
+            <ButtonLink href={`/arrivals/box/${boxIdOf(arrival)}/inspect`}>The box is here</ButtonLink>
           </div>
         </Due>
       ))}
-      {expected.length === 0 && due.length === 0 && lines.length === 0 && <When>Nothing due.</When>}
+      {arriving.map((task, i) => (
+        <TaskPlace key={task.id} $first={due.length + expected.length + i === 0}>
+          <ArrivalTaskCard
+            task={task}
+            next={due.length + expected.length + i === 0}
+            onSeen={() => openBeside({ show: 'form', form: 'sighting', tankId: tank.id, day: null })}
+          />
+        </TaskPlace>
+      ))}
+      {expected.length + due.length + arriving.length + lines.length === 0 && <When>Nothing due.</When>}
       <LastReadings tankId={tank.id} before={day} />
       {lines.length > 0 && (
         <Done>

@@ -23,6 +23,10 @@ export const LANE_STEP = 8
 export const FIRST_LANE = 14
 const GUTTER_AFTER = 12
 
+/** What a tank waits for that is due by an instant. */
+export const awaitedBy = (journal: Journal, tankId: string, by: number) =>
+  expectedIn(journal, tankId).filter(({ dueAt }) => dueAt <= by)
+
 /** Whether a tank has nobody in it. */
 export const isIdle = (journal: Journal, tank: Tank): boolean => residentsOf(journal, tank.id).length === 0
 
@@ -30,14 +34,24 @@ export const isIdle = (journal: Journal, tank: Tank): boolean => residentsOf(jou
  * The columns from left to right: tanks in use, then idle ones folded.
  * @param room   px there are for columns
  * @param opened idle tanks the keeper has unfolded
+ * @param endOfToday a tank whose box is due by then is not idle
  */
-export function columnsOf(journal: Journal, room: number, opened: ReadonlySet<string>): Column[] {
+export function columnsOf(
+  journal: Journal,
+  room: number,
+  opened: ReadonlySet<string>,
+  endOfToday = -Infinity,
+): Column[] {
   const { lanes } = threadsOf(journal)
   const tanks = tanksOf(journal)
   const busy = tanks.filter((tank) => !isIdle(journal, tank))
   const idle = tanks.filter((tank) => isIdle(journal, tank))
   // A household whose every tank is idle is just starting: nothing is folded.
-  const folds = (tank: Tank) => busy.length > 0 && idle.includes(tank) && !opened.has(tank.id)
+  const folds = (tank: Tank) =>
+    busy.length > 0 &&
+    idle.includes(tank) &&
+    !opened.has(tank.id) &&
+    awaitedBy(journal, tank.id, endOfToday).length === 0
   const ordered = [...busy, ...idle]
   const foldedCount = ordered.filter(folds).length
   const wide = Math.max(LEAST, Math.floor((room - foldedCount * FOLDED) / Math.max(1, ordered.length - foldedCount)))

@@ -1,0 +1,223 @@
+import { lazy, Suspense, useState } from 'react'
+import { styled } from 'styled-components'
+import { arrivalTaskContents, type ArrivalAnswer, type ArrivalTask } from '../../core/arrivals/tasks.ts'
+import { thisInstant, useNow } from '../frame/now.tsx'
+import { useKeeping, UnkeptNote } from '../journal/keeping.tsx'
+import { useHousehold } from '../journal/provider.tsx'
+import { Button, ButtonLink, PlainButton, PrimaryButton } from '../look/buttons.ts'
+import { Line, Small, Stack } from '../look/text.ts'
+import { dueWords } from '../schedule/words.ts'
+import { animalName } from '../words/entries.ts'
+
+const TaskWordForm = lazy(async () => ({ default: (await import('../schedule/TaskWordForm.tsx')).TaskWordForm }))
+
+const Due = styled.div<{ $late: boolean }>`
+  font-size: 14.5px;
+  color: var(--quiet);
+  ${({ $late }) => $late && 'color: var(--act); font-weight: 700;'}
+`
+
+const Name = styled.h2`
+  font-size: 17px;
+  line-height: 1.25;
+`
+
+const Seen = styled.label`
+  display: flex;
+  align-items: center;
+  gap: 10px;
+  min-height: 44px;
+  cursor: pointer;
+  input {
+    width: 20px;
+    height: 20px;
+    margin: 0;
+    flex: none;
+    accent-color: var(--second);
+  }
+`
+
+interface ArrivalTaskCardProps {
+  task: ArrivalTask
+  /** Whether it is the one to do next: its button stands out. */
+  next: boolean
+  /** Opens the form for what was seen. */
+  onSeen: () => void
+}
+
+/** Something due for whoever came in, done in place. */
+export function ArrivalTaskCard({ task, next, onSeen }: ArrivalTaskCardProps) {
+  const { settings } = useHousehold()
+  const now = useNow()
+  const { keep, busy, unkept } = useKeeping()
+  const [asking, setAsking] = useState<'skipped' | 'postponed' | null>(null)
+  const done = (answer: ArrivalAnswer = {}) => void keep(arrivalTaskContents(task, thisInstant(), answer))
+  const canWait = task.kind !== 'stop' && task.introId === undefined
+  return (
+    <Stack $gap={6} data-task={task.kind}>
+      <div>
+        <Due $late={task.state === 'late'}>{dueWords(task, now, settings.clock)}</Due>
+        <Name>{task.title}</Name>
+        <Small>{task.why}</Small>
+      </div>
+      {asking ? (
+        <Suspense fallback={null}>
+          <TaskWordForm task={task} state={asking} onDone={() => setAsking(null)} />
+        </Suspense>
+      ) : (
+        <>
+          <Act task={task} next={next} busy={busy} onDone={done} onSeen={onSeen} />
+          {unkept && <UnkeptNote unkept={unkept} />}
+          {canWait && (
+            <Line $gap={18}>
+              <PlainButton onPress={() => setAsking('postponed')} aria-label={`Put off: ${task.title}`}>
+                put off
+              </PlainButton>
+              <PlainButton onPress={() => setAsking('skipped')} aria-label={`Skip: ${task.title}`}>
+                skip
+              </PlainButton>
+            </Line>
+          )}
+        </>
+      )}
+    </Stack>
+  )
+}
+
+/** The doing of a task, by its kind. */
+function Act({
+  task,
+  next,
+  busy,
+  onDone,
+  onSeen,
+}: {
+  task: ArrivalTask
+  next: boolean
+  busy: boolean
+  onDone: (answer?: ArrivalAnswer) => void
+  onSeen: () => void
+}) {
+  const Main = next ? PrimaryButton : Button
+  switch (task.kind) {
+    case 'first-meal':
+      return (
+        <Line>
+          <Main onPress={() => onDone({ appetite: 3 })} isDisabled={busy}>
+            Ate
+          </Main>
+          <Button onPress={() => onDone({ appetite: 1 })} isDisabled={busy}>
+            Looked at it
+          </Button>
+          <Button onPress={() => onDone({ appetite: 0 })} isDisabled={busy}>
+            Did not eat
+          </Button>
+        </Line>
+      )
+    case 'morning-check':
+      return <HeadCount task={task} next={next} busy={busy} onDone={onDone} />
+    case 'evening-check':
+    case 'watch':
+    case 'settle-watch':
+      return (
+        <Line>
+          <Main onPress={() => onDone()} isDisabled={busy}>
+            Nothing seen
+          </Main>
+          <PlainButton onPress={onSeen}>something seen</PlainButton>
+          {task.introId && <ButtonLink href={`/arrivals/together/${task.introId}`}>Skirmishes</ButtonLink>}
+        </Line>
+      )
+    case 'wound-check':
+      return (
+        <Line>
+          <Main onPress={() => onDone()} isDisabled={busy}>
+            No wound
+          </Main>
+          <PlainButton onPress={onSeen}>a wound seen</PlainButton>
+        </Line>
+      )
+    case 'light-on':
+      return (
+        <div>
+          <Main onPress={() => onDone()} isDisabled={busy}>
+            Lights are on
+          </Main>
+        </div>
+      )
+    case 'flow-up':
+      return (
+        <Line>
+          <Main onPress={() => onDone()} isDisabled={busy}>
+            The foot holds: flow is up
+          </Main>
+        </Line>
+      )
+    case 'light-step':
+      return (
+        <div>
+          <Main onPress={() => onDone()} isDisabled={busy}>
+            The light is set
+          </Main>
+        </div>
+      )
+    case 'training':
+      return (
+        <div>
+          <ButtonLink href={`/arrivals/animal/${task.animalIds[0]!}`}>Mark the meal</ButtonLink>
+        </div>
+      )
+    case 'box-check':
+    case 'open':
+    case 'stop':
+      return (
+        <div>
+          <ButtonLink href={`/arrivals/together/${task.introId!}`}>
+            {task.kind === 'open' ? 'Open it' : task.kind === 'stop' ? 'Part them' : 'See what still has to be true'}
+          </ButtonLink>
+        </div>
+      )
+  }
+}
+
+/** Each by name: who is ticked was seen. */
+function HeadCount({
+  task,
+  next,
+  busy,
+  onDone,
+}: {
+  task: ArrivalTask
+  next: boolean
+  busy: boolean
+  onDone: (answer: ArrivalAnswer) => void
+}) {
+  const { journal } = useHousehold()
+  const [seen, setSeen] = useState<ReadonlySet<string>>(new Set())
+  const Main = next ? PrimaryButton : Button
+  const missing = task.animalIds.length - seen.size
+  return (
+    <Stack $gap={4}>
+      {task.animalIds.map((id) => (
+        <Seen key={id}>
+          <input
+            type="checkbox"
+            checked={seen.has(id)}
+            onChange={(event) => {
+              const after = new Set(seen)
+              if (event.target.checked) after.add(id)
+              else after.delete(id)
+              setSeen(after)
+            }}
+          />
+          <span>{animalName(journal, id)}</span>
+        </Seen>
+      ))}
+      <div>
+        <Main onPress={() => onDone({ seen: [...seen] })} isDisabled={busy}>
+          {missing === 0 ? 'All seen' : seen.size === 0 ? 'None seen' : `${missing} not seen`}
+        </Main>
+      </div>
+    </Stack>
+  )
+}

@@ -1,0 +1,40 @@
+import { useMemo } from 'react'
+import { introductionTasks } from '../../core/arrivals/introduction-tasks.ts'
+import { arrivalTasks, type ArrivalTask } from '../../core/arrivals/tasks.ts'
+import type { Day, ZoneClock } from '../../core/time/zone.ts'
+import { useNow } from '../frame/now.tsx'
+import { useHousehold } from '../journal/provider.tsx'
+
+/** Days ahead that are worked out. */
+const HORIZON_DAYS = 21
+
+/** What is due for those who came in or are being brought together, as it stands now. */
+export function useArrivalTasks(): ArrivalTask[] {
+  const { journal, settings, revision } = useHousehold()
+  const now = useNow()
+  return useMemo(
+    () => {
+      const today = settings.clock.dayOf(now)
+      return [
+        ...arrivalTasks(journal, settings, now, today + HORIZON_DAYS),
+        ...introductionTasks(journal, settings, now),
+      ]
+    },
+    // eslint-disable-next-line react-hooks/exhaustive-deps -- the revision says when the journal has grown
+    [journal, settings, revision, now],
+  )
+}
+
+/** What is due in a tank on a day: today also what is late. */
+export const arrivalTasksOn = (
+  tasks: readonly ArrivalTask[],
+  tankId: string,
+  day: Day,
+  today: Day,
+  clock: ZoneClock,
+): ArrivalTask[] =>
+  tasks.filter((task) => {
+    if (task.tankId !== tankId) return false
+    const dueDay = clock.dayOf(task.best)
+    return day === today ? task.state !== 'ahead' || dueDay <= day : task.state === 'ahead' && dueDay === day
+  })

@@ -1,0 +1,199 @@
+import { useState } from 'react'
+import { useNavigate, useSearchParams } from 'react-router'
+import { styled } from 'styled-components'
+import { INTRODUCTION_WAYS, type IntroductionWay } from '../../../core/arrivals/introductions.ts'
+import { INTRODUCTION } from '../../../core/catalogue/handbook/introduction.data.ts'
+import {
+  animalById,
+  animalLabel,
+  animalsOf,
+  residentsOf,
+  tankOfAnimal,
+  type Animal,
+} from '../../../core/household/animals.ts'
+import { tanksOf } from '../../../core/household/tanks.ts'
+import type { ContentOf } from '../../../core/journal/entry.ts'
+import { iso, MS_PER_HOUR } from '../../../core/time/zone.ts'
+import { thisInstant } from '../../frame/now.tsx'
+import { useKeeping, UnkeptNote } from '../../journal/keeping.tsx'
+import { newId } from '../../journal/opened.ts'
+import { useHousehold } from '../../journal/provider.tsx'
+import { ButtonLink, PlainButton, PrimaryButton } from '../../look/buttons.ts'
+import { HandbookLink } from '../../look/HandbookLink.tsx'
+import { Page } from '../../look/page.ts'
+import { Heading, Line, Small, Stack, Title } from '../../look/text.ts'
+import { Chips, Select, Text } from './together-parts.ts'
+
+const Ways = styled.div`
+  display: grid;
+  grid-template-columns: repeat(auto-fit, minmax(min(100%, 260px), 1fr));
+  gap: 12px;
+  button {
+    min-height: 92px;
+    padding: 10px 14px;
+    border: 1.5px solid var(--strong-rule);
+    border-radius: 2px;
+    background: none;
+    text-align: start;
+    line-height: 1.3;
+    cursor: pointer;
+  }
+  button[aria-pressed='true'] {
+    border-color: var(--second);
+    box-shadow: inset 0 4px 0 var(--second);
+  }
+  span {
+    display: block;
+    font-size: 14.5px;
+    color: var(--quiet);
+  }
+`
+
+/** Bringing animals together: what must be true before the door is opened is written down first. */
+export function NewTogether() {
+  const { journal } = useHousehold()
+  const [search] = useSearchParams()
+  const navigate = useNavigate()
+  const { keep, busy, unkept } = useKeeping()
+  const living = animalsOf(journal).filter((animal) => tankOfAnimal(animal) !== null)
+  const tanks = tanksOf(journal)
+  const [way, setWay] = useState<IntroductionWay>('box')
+  const [who, setWho] = useState<readonly string[]>(
+    (search.get('who') ?? '').split(',').filter((id) => living.some((animal) => animal.id === id)),
+  )
+  const home = who.map((id) => animalById(journal, id)).map((animal) => animal && tankOfAnimal(animal))[0]
+  const [tankId, setTankId] = useState(
+    () => tanks.find(({ role, id }) => role === 'display' && id !== home)?.id ?? tanks[0]?.id ?? '',
+  )
+  const [rivals, setRivals] = useState<readonly string[]>([])
+  const [neutralTankId, setNeutral] = useState('')
+  const [conditions, setConditions] = useState<readonly { id: string; words: string }[] | null>(null)
+  const written = conditions ?? INTRODUCTION_WAYS[way].conditions
+  const there = residentsOf(journal, tankId).filter(({ id }) => !who.includes(id))
+  const flip = (list: readonly string[], id: string) =>
+    list.includes(id) ? list.filter((one) => one !== id) : [...list, id]
+  const begin = async () => {
+    const now = thisInstant()
+    const introId = newId()
+    const content: ContentOf<'introduction-start'> = {
+      kind: 'introduction-start',
+      happened: iso(now),
+      introId,
+      way,
+      tankId,
+      animalIds: [...who],
+      ...(rivals.length > 0 && { rivalIds: [...rivals] }),
+      ...(way === 'neutral' && neutralTankId && { neutralTankId }),
+      conditions: written
+        .filter(({ words }) => words.trim() !== '')
+        .map(({ id, words }) => ({ id, words: words.trim() })),
+      notBefore: iso(now + INTRODUCTION_WAYS[way].leastHours * MS_PER_HOUR),
+    }
+    if (await keep([content])) void navigate(`/arrivals/together/${introId}`)
+  }
+  const chips = (animals: readonly Animal[], picked: readonly string[], pick: (id: string) => void, label: string) => (
+    <Chips role="group" aria-label={label}>
+      {animals.map((animal) => (
+        <button key={animal.id} type="button" aria-pressed={picked.includes(animal.id)} onClick={() => pick(animal.id)}>
+          {animalLabel(animal)}
+        </button>
+      ))}
+    </Chips>
+  )
+  return (
+    <Page>
+      <Stack $gap={22} style={{ maxWidth: 860 }}>
+        <div>
+          <Title>Bring animals together</Title>
+          <Small style={{ fontSize: 15 }}>
+            {INTRODUCTION.rows.find(({ id }) => id === 'intro-order')!.do}.{' '}
+            <HandbookLink to="quarantine#introduction">The handbook’s steps</HandbookLink>
+          </Small>
+        </div>
+        <Ways role="group" aria-label="How">
+          {(Object.keys(INTRODUCTION_WAYS) as IntroductionWay[]).map((one) => (
+            <button
+              key={one}
+              type="button"
+              aria-pressed={way === one}
+              onClick={() => {
+                setWay(one)
+                setConditions(null)
+              }}
+            >
+              <strong>{INTRODUCTION_WAYS[one].title}</strong>
+              <span>{INTRODUCTION_WAYS[one].about}</span>
+            </button>
+          ))}
+        </Ways>
+        <Stack $gap={8}>
+          <Heading as="h2">Who comes</Heading>
+          {chips(living, who, (id) => setWho(flip(who, id)), 'Who comes')}
+        </Stack>
+        <Stack $gap={8}>
+          <Heading as="h2">To live in</Heading>
+          <Select aria-label="To live in" value={tankId} onChange={(event) => setTankId(event.target.value)}>
+            {tanks.map(({ id, name }) => (
+              <option key={id} value={id}>
+                {name}
+              </option>
+            ))}
+          </Select>
+          {there.length > 0 && (
+            <>
+              <Small>Who there is likely to mind, or the rival itself:</Small>
+              {chips(there, rivals, (id) => setRivals(flip(rivals, id)), 'Rivals')}
+            </>
+          )}
+          {way === 'neutral' && (
+            <label>
+              <strong>Neutral tank</strong>{' '}
+              <Select value={neutralTankId} onChange={(event) => setNeutral(event.target.value)}>
+                <option value="">the same tank, rock rebuilt</option>
+                {tanks
+                  .filter(({ id }) => id !== tankId)
+                  .map(({ id, name }) => (
+                    <option key={id} value={id}>
+                      {name}
+                    </option>
+                  ))}
+              </Select>
+            </label>
+          )}
+        </Stack>
+        <Stack $gap={8}>
+          <Heading as="h2">What must be true before: {INTRODUCTION_WAYS[way].opens.toLowerCase()}</Heading>
+          <Small>
+            Written down now, kept to later
+            {INTRODUCTION_WAYS[way].leastHours > 0
+              ? `; and not before ${INTRODUCTION_WAYS[way].leastHours} hours have passed`
+              : ''}
+            .
+          </Small>
+          {written.map((condition, i) => (
+            <Text
+              key={condition.id}
+              aria-label={`Condition ${i + 1}`}
+              value={condition.words}
+              onChange={(event) =>
+                setConditions(written.map((one, at) => (at === i ? { ...one, words: event.target.value } : one)))
+              }
+            />
+          ))}
+          <div>
+            <PlainButton onPress={() => setConditions([...written, { id: `own-${written.length + 1}`, words: '' }])}>
+              another condition
+            </PlainButton>
+          </div>
+        </Stack>
+        {unkept && <UnkeptNote unkept={unkept} />}
+        <Line>
+          <PrimaryButton onPress={() => void begin()} isDisabled={busy || who.length === 0 || tankId === ''}>
+            {way === 'box' ? 'The box is in' : way === 'neutral' ? 'They are on neutral ground' : 'Write it down'}
+          </PrimaryButton>
+          <ButtonLink href="/arrivals">Not now</ButtonLink>
+        </Line>
+      </Stack>
+    </Page>
+  )
+}

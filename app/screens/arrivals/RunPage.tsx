@@ -1,0 +1,392 @@
+import { useEffect, useMemo, useRef, useState } from 'react'
+import { Link } from 'react-aria-components'
+import { useParams } from 'react-router'
+import { styled } from 'styled-components'
+import { alarmsOf } from '../../../core/arrivals/alarms.ts'
+import { offWords } from '../../../core/arrivals/release.ts'
+import { runNow } from '../../../core/arrivals/run-now.ts'
+import { runWarnings } from '../../../core/arrivals/run-warnings.ts'
+import { instantOf, liveRuns, minuteOf, runById, runLabel, type Run } from '../../../core/arrivals/runs.ts'
+import { stepWords } from '../../../core/arrivals/step-words.ts'
+import type { Followed, NextStep } from '../../../core/acclimation/follow.ts'
+import type { Content, ContentOf } from '../../../core/journal/entry.ts'
+import { dayAs, momentBeside, timeOf } from '../../../core/time/words.ts'
+import { iso, MS_PER_MINUTE } from '../../../core/time/zone.ts'
+import { allowSound, canSound } from '../../arrivals/ring.ts'
+import { useAwake } from '../../arrivals/useAwake.ts'
+import { useRing } from '../../arrivals/useRing.ts'
+import { useSecond } from '../../arrivals/useSecond.ts'
+import { isTyping } from '../../frame/shortcuts.ts'
+import { thisInstant } from '../../frame/now.tsx'
+import { useKeeping, UnkeptNote } from '../../journal/keeping.tsx'
+import { useHousehold } from '../../journal/provider.tsx'
+import { Button, PlainButton } from '../../look/buttons.ts'
+import { Page } from '../../look/page.ts'
+import { Bar, Figure, Line, Small, Stack, Title } from '../../look/text.ts'
+import { downloadText } from '../../storage/download.ts'
+import { tankName } from '../../words/entries.ts'
+import { OtherWays } from './OtherWays.tsx'
+import { Release } from './Release.tsx'
+import { RunMeasure } from './RunMeasure.tsx'
+import { RunState } from './RunState.tsx'
+
+const Layout = styled.div`
+  display: grid;
+  grid-template-columns: minmax(0, 1fr) minmax(0, 1.05fr);
+  gap: 24px 48px;
+  align-items: start;
+  @media (max-width: 899px) {
+    grid-template-columns: minmax(0, 1fr);
+  }
+`
+
+const Clock = styled.div<{ $late: boolean }>`
+  font-family: var(--mono);
+  font-size: clamp(64px, 17vw, 116px);
+  line-height: 1;
+  font-weight: 600;
+  letter-spacing: -0.03em;
+  ${({ $late }) => $late && 'color: var(--act);'}
+`
+
+const Big = styled.button`
+  width: 100%;
+  min-height: 92px;
+  border: 0;
+  border-radius: 2px;
+  background: var(--second);
+  color: var(--on-second);
+  font-size: 24px;
+  font-weight: 700;
+  cursor: pointer;
+  touch-action: manipulation;
+  &:disabled {
+    background: none;
+    color: var(--quiet);
+    border: 1.5px solid var(--strong-rule);
+    cursor: default;
+  }
+`
+
+const Others = styled.div`
+  display: flex;
+  flex-wrap: wrap;
+  gap: 4px 18px;
+  padding: 8px 0;
+  border-top: 1px dotted var(--strong-rule);
+  border-bottom: 1px dotted var(--strong-rule);
+`
+
+/** mm:ss, or h:mm:ss; without a sign. */
+export function clockText(ms: number): string {
+  const seconds = Math.floor(Math.abs(ms) / 1000)
+  const two = (value: number) => String(value).padStart(2, '0')
+  const [h, m, s] = [Math.floor(seconds / 3600), Math.floor(seconds / 60) % 60, seconds % 60]
+  return h > 0 ? `${h}:${two(m)}:${two(s)}` : `${two(m)}:${two(s)}`
+}
+
+/** A run, live: the next thing to do and when, for wet hands. It lives in the journal: a reload goes on where it was. */
+export function RunPage() {
+  const { runId = '' } = useParams()
+  const { journal } = useHousehold()
+  const run = runById(journal, runId)
+  if (!run)
+    return (
+      <Page>
+        <Title>No such run</Title>
+        <Small>The journal holds none of this name: it may be in the other household.</Small>
+      </Page>
+    )
+  return run.ended ? <EndedRun run={run} /> : <LiveRun key={run.id} run={run} />
+}
+
+/** How a run stands: worked out anew every ten seconds, and with each entry. */
+function useFollowed(run: Run, now: number): Followed {
+  const tick = Math.floor(now / 10_000)
+  // eslint-disable-next-line react-hooks/exhaustive-deps -- to the tick: the clock itself runs on by the second
+  return useMemo(() => runNow(run, thisInstant()), [run, tick])
+}
+
+/** What a press of the big button keeps. */
+function stepContent(run: Run, next: NextStep): ContentOf<'acclimation-event'> | null {
+  const happened = iso(thisInstant())
+  const event = (rest: Omit<ContentOf<'acclimation-event'>, 'kind' | 'happened' | 'runId'>) => ({
+    kind: 'acclimation-event' as const,
+    happened,
+    runId: run.id,
+    ...rest,
+  })
+  const { method } = run.setup
+  switch (next.kind) {
+    case 'open':
+      return event({ event: 'opened' })
+    case 'scoop':
+      return event({ event: 'scoop', litres: next.litres! })
+    case 'pour-off':
+      return event({ event: 'pour-off', litres: next.toL! })
+    case 'start-drip':
+      return method?.kind === 'drip' ? event({ event: 'drip', mlPerMinute: method.mlPerMinute }) : null
+    case 'measure':
+    case 'move':
+      return null
+  }
+}
+
+function LiveRun({ run }: { run: Run }) {
+  const { journal, settings, strike } = useHousehold()
+  const { keep, run: runKeeping, busy, unkept } = useKeeping()
+  const now = useSecond()
+  const followed = useFollowed(run, now)
+  const [isReleasing, setReleasing] = useState(false)
+  const measureField = useRef<HTMLDivElement>(null)
+  const { next, readyAt } = followed
+  const due = instantOf(run, next.minute)
+  const isDue = now >= due
+  const words = stepWords(next, run.setup.method)
+  const warnings = runWarnings(run, followed, now, settings.clock)
+  const awake = useAwake()
+  useRing(isDue && !isReleasing ? `${run.id} ${next.kind} ${run.happenings.length}` : null)
+  const content = stepContent(run, next)
+  const press = async () => {
+    allowSound()
+    if (next.kind === 'move') return setReleasing(true)
+    if (next.kind === 'measure') return measureField.current?.querySelector('input')?.focus()
+    if (content) await keep([content])
+  }
+  const pressed = useRef(press)
+  useEffect(() => {
+    pressed.current = press
+  })
+  useEffect(() => {
+    // The space bar is the big button, wherever the focus is not on something of its own.
+    const onKey = (event: KeyboardEvent) => {
+      if (event.key !== ' ' || event.repeat || isTyping(event.target)) return
+      if (event.target instanceof HTMLElement && event.target.closest('button, a, summary, [role=slider]')) return
+      event.preventDefault()
+      void pressed.current()
+    }
+    window.addEventListener('keydown', onKey)
+    return () => window.removeEventListener('keydown', onKey)
+  }, [])
+  // The last thing done, to be taken back after a slip of a wet finger.
+  const last = journal
+    .about(`run:${run.id}`)
+    .findLast(({ content: one, struck }) => !struck && one.kind === 'acclimation-event' && one.event !== 'step')
+  const others = liveRuns(journal).filter(({ id }) => id !== run.id)
+  const isFloating = followed.openedAt === null
+  return (
+    <Page>
+      <Stack $gap={18}>
+        <div>
+          <Title>{runLabel(run)}</Title>
+          <Small style={{ fontSize: 15 }}>
+            to {tankName(journal, run.start.tankId)}, since {timeOf(run.startedAt, settings.clock)}, minute{' '}
+            {Math.floor(minuteOf(run, now))}
+          </Small>
+        </div>
+        {others.length > 0 && (
+          <Others aria-label="Running beside it" role="group">
+            {others.map((other) => (
+              <OtherRun key={other.id} run={other} now={now} />
+            ))}
+          </Others>
+        )}
+        {warnings.map(({ id, tone, text }) => (
+          <Bar key={id} $tone={tone} role="status">
+            {text}
+          </Bar>
+        ))}
+        {isReleasing ? (
+          <Release run={run} followed={followed} onBack={() => setReleasing(false)} />
+        ) : (
+          <Layout>
+            <Stack $gap={16}>
+              <section aria-label="Next">
+                <Small style={{ fontSize: 17, color: 'var(--ink)' }}>{words.title}</Small>
+                <Figure $size={40} style={{ whiteSpace: 'normal' }}>
+                  {words.figure}
+                </Figure>
+                <Clock $late={isDue && next.kind !== 'move' && next.kind !== 'measure'} role="timer" data-due={isDue}>
+                  {next.kind === 'move' || next.kind === 'measure' ? 'now' : clockText(due - now)}
+                </Clock>
+                <Small style={{ fontSize: 15 }}>
+                  {next.kind === 'move'
+                    ? 'near enough, measured'
+                    : next.kind === 'measure'
+                      ? 'salinity and temperature, with the instruments that measured the tank'
+                      : isDue
+                        ? `due since ${timeOf(due, settings.clock)}`
+                        : `at ${timeOf(due, settings.clock)}`}
+                </Small>
+              </section>
+              <Big
+                type="button"
+                onClick={() => void press()}
+                disabled={busy}
+                data-next={next.kind}
+                aria-keyshortcuts="Space"
+              >
+                {next.kind === 'move' ? 'Across now' : next.kind === 'measure' ? 'Enter what is measured' : words.done}
+              </Big>
+              {unkept && <UnkeptNote unkept={unkept} />}
+              <Line $gap={18}>
+                {last && (
+                  <PlainButton onPress={() => void runKeeping(() => strike(last.id, 'taken back in the run'))}>
+                    take the last step back
+                  </PlainButton>
+                )}
+                {next.kind !== 'move' && !isFloating && (
+                  <PlainButton onPress={() => setReleasing(true)}>across now all the same</PlainButton>
+                )}
+                <StopRun run={run} />
+              </Line>
+              {!isFloating && (
+                <div ref={measureField}>
+                  <RunMeasure run={run} isAsked={next.kind === 'measure' || followed.measured.length === 0} />
+                </div>
+              )}
+              <Devices run={run} awake={awake} now={now} />
+            </Stack>
+            <Stack $gap={18}>
+              <RunState run={run} followed={followed} now={now} />
+              {readyAt !== null && followed.off.length > 0 && !isFloating && (
+                <Small style={{ fontSize: 15 }}>Still off: {offWords(followed.off)}.</Small>
+              )}
+              {!isFloating && (
+                <OtherWays run={run} followed={followed} isAsked={warnings.some(({ isWayWrong }) => isWayWrong)} />
+              )}
+            </Stack>
+          </Layout>
+        )}
+      </Stack>
+    </Page>
+  )
+}
+
+/** Another container under way: when it wants a hand. */
+function OtherRun({ run, now }: { run: Run; now: number }) {
+  const { next } = useFollowed(run, now)
+  const due = instantOf(run, next.minute)
+  const { figure } = stepWords(next, run.setup.method)
+  useRing(now >= due ? `${run.id} ${next.kind} ${run.happenings.length}` : null)
+  return (
+    <Link href={`/arrivals/run/${run.id}`}>
+      {runLabel(run)}: {figure}, {now >= due ? `due since ${clockText(now - due)}` : `in ${clockText(due - now)}`}
+    </Link>
+  )
+}
+
+/** What this device does and does not: screen, sound, a locked phone. */
+function Devices({ run, awake, now }: { run: Run; awake: ReturnType<typeof useAwake>; now: number }) {
+  const [sound, setSound] = useState(canSound())
+  const inCalendar = async () => {
+    const { calendarOf } = await import('../../calendar/ics.ts')
+    const made = thisInstant()
+    downloadText('brinvo-alarms.ics', calendarOf(alarmsOf(run, made), runLabel(run), made), 'text/calendar')
+  }
+  const isHeard = sound || canSound()
+  void now
+  return (
+    <Stack $gap={8}>
+      <Small>
+        {awake === 'awake'
+          ? 'The screen is kept awake while this page is open.'
+          : awake === 'missing'
+            ? 'This browser cannot keep the screen awake: set it not to go dark, or keep touching it.'
+            : 'The device does not let the screen be kept awake now (battery saver?): keep touching it.'}{' '}
+        A locked or sleeping phone does not ring: it rings at once when it is looked at again. A calendar can ring for
+        it.
+      </Small>
+      <Line>
+        {!isHeard && (
+          <Button
+            onPress={() => {
+              allowSound()
+              setSound(true)
+            }}
+          >
+            Let it ring
+          </Button>
+        )}
+        <Button onPress={() => void inCalendar()}>Alarms for the calendar</Button>
+      </Line>
+    </Stack>
+  )
+}
+
+/** Ends a run that does not lead into the tank. */
+function StopRun({ run }: { run: Run }) {
+  const { keep, busy } = useKeeping()
+  const [asking, setAsking] = useState(false)
+  const [why, setWhy] = useState('')
+  if (!asking) return <PlainButton onPress={() => setAsking(true)}>stop the run</PlainButton>
+  const stop = (): Promise<unknown> => {
+    const end: Content = {
+      kind: 'acclimation-end',
+      happened: iso(thisInstant()),
+      runId: run.id,
+      tankId: run.start.tankId,
+      outcome: 'stopped',
+      ...(why.trim() && { why: why.trim() }),
+    }
+    return keep([end])
+  }
+  return (
+    <Line>
+      <label>
+        <Small as="span">Why it stops</Small>{' '}
+        <input
+          value={why}
+          onChange={(event) => setWhy(event.target.value)}
+          style={{ minHeight: 44, padding: '6px 10px', font: 'inherit' }}
+        />
+      </label>
+      <Button onPress={() => void stop()} isDisabled={busy}>
+        Stop it: nobody goes across
+      </Button>
+      <PlainButton onPress={() => setAsking(false)}>go on</PlainButton>
+    </Line>
+  )
+}
+
+/** A run that is over: how it went. */
+function EndedRun({ run }: { run: Run }) {
+  const { journal, settings } = useHousehold()
+  const ended = run.ended!
+  const followed = useMemo(() => runNow(run, ended.at), [run, ended.at])
+  const minutes = Math.round((ended.at - run.startedAt) / MS_PER_MINUTE)
+  const others = liveRuns(journal)
+  return (
+    <Page>
+      <Stack $gap={18}>
+        <div>
+          <Title>{runLabel(run)}</Title>
+          <Small style={{ fontSize: 15 }}>
+            {ended.outcome === 'released' ? `across into ${tankName(journal, run.start.tankId)}` : 'stopped'}{' '}
+            {momentBeside(ended.at, thisInstant(), settings.clock)}, after {minutes} minutes
+          </Small>
+        </div>
+        {others.length > 0 && (
+          <Bar $tone="soon">
+            Still under way:{' '}
+            {others.map((other) => (
+              <Link key={other.id} href={`/arrivals/run/${other.id}`}>
+                {runLabel(other)}
+              </Link>
+            ))}
+          </Bar>
+        )}
+        {ended.outcome === 'released' && (
+          <p>
+            {ended.measured ? 'Measured within reach.' : 'By reckoning, not measured.'}
+            {ended.off && ` Still off: ${ended.off}.`} First meal, a look before the night and the head count of the
+            morning stand in the <Link href="/">ledger</Link>.
+          </p>
+        )}
+        {ended.why && <p>{ended.why}</p>}
+        <RunState run={run} followed={followed} now={ended.at} />
+        <Small>{dayAs(settings.clock.dayOf(run.startedAt), 'EEEE d MMMM yyyy')}</Small>
+      </Stack>
+    </Page>
+  )
+}

@@ -1,0 +1,331 @@
+import { useMemo, useRef } from 'react'
+import { Slider, SliderThumb, SliderTrack } from 'react-aria-components'
+import { styled } from 'styled-components'
+import type { ContainerPlan } from '../../../core/acclimation/together.ts'
+import { excretionFrom } from '../../../core/acclimation/assumed.ts'
+import type { BoxQuestion } from '../../../core/acclimation/together.ts'
+import { targetOf } from '../../../core/acclimation/follow.ts'
+import { waited, type Question, type Way } from '../../../core/acclimation/ways.ts'
+import { WAY_NAMES } from '../../../core/arrivals/step-words.ts'
+import { useHousehold } from '../../journal/provider.tsx'
+import { useIsPhone, useWidth } from '../../look/useWidth.ts'
+import { Figure, Small, Stack } from '../../look/text.ts'
+import { CurveColumn, LEFT, RIGHT } from './CurveColumn.tsx'
+import { domainOf, quantitiesOf } from './curves.ts'
+import { wayCaption, wayFigure, wayLabel } from './way-words.ts'
+
+/** Every way a column; heads, verdicts, curves and captions stand level. */
+const Columns = styled.div<{ $count: number }>`
+  display: grid;
+  grid-template-columns: repeat(${({ $count }) => $count}, minmax(0, 1fr));
+  gap: 6px 16px;
+  & > div {
+    display: grid;
+    grid-row: span 5;
+    grid-template-rows: subgrid;
+    min-width: 0;
+  }
+`
+
+const Head = styled.button`
+  display: block;
+  width: 100%;
+  padding: 5px 0 2px;
+  border: 0;
+  border-top: 3px solid var(--strong-rule);
+  border-radius: 0;
+  background: none;
+  text-align: start;
+  cursor: pointer;
+  line-height: 1.25;
+  &[aria-pressed='true'] {
+    border-top-color: var(--second);
+  }
+  strong {
+    display: block;
+    font-size: 15px;
+  }
+  em {
+    font-style: normal;
+    font-weight: 600;
+    font-size: 13.5px;
+    color: var(--second);
+  }
+`
+
+const Verdict = styled.ul`
+  font-size: 13.5px;
+  line-height: 1.35;
+  color: var(--act);
+  font-weight: 600;
+`
+
+const Tabs = styled.div`
+  display: flex;
+  overflow-x: auto;
+  gap: 8px;
+  button {
+    flex: 1 0 auto;
+    min-height: 48px;
+    padding: 6px 12px;
+    border: 1.5px solid var(--strong-rule);
+    border-radius: 2px;
+    background: none;
+    font-size: 14.5px;
+    line-height: 1.2;
+    cursor: pointer;
+  }
+  button[aria-pressed='true'] {
+    border-color: var(--second);
+    background: var(--second);
+    color: var(--on-second);
+    font-weight: 650;
+  }
+`
+
+const WaitTrack = styled(SliderTrack)`
+  position: relative;
+  height: 46px;
+  &::before {
+    content: '';
+    position: absolute;
+    left: 0;
+    right: 0;
+    top: 22px;
+    border-top: 2px solid var(--strong-rule);
+  }
+`
+
+/** The flag that is dragged along the minutes. */
+const Marker = styled(SliderThumb)`
+  top: 23px;
+  display: grid;
+  place-items: center;
+  width: 50px;
+  height: 32px;
+  border: 2px solid var(--act);
+  border-radius: 2px;
+  background: var(--sheet);
+  color: var(--act);
+  font-family: var(--mono);
+  font-size: 15px;
+  font-weight: 600;
+  cursor: grab;
+  &[data-dragging] {
+    cursor: grabbing;
+    background: var(--band);
+  }
+  &[data-focus-visible] {
+    outline: 2.5px solid var(--second);
+    outline-offset: 2px;
+  }
+`
+
+/** The longest wait that is asked about, minutes. */
+export const MOST_WAIT = 120
+
+interface WaysProps {
+  container: ContainerPlan
+  question: BoxQuestion
+  picked: Way['kind']
+  onPick: (kind: Way['kind']) => void
+  wait: number
+  onWait: (minutes: number) => void
+  /** The curves are of an earlier answer. */
+  isBehind: boolean
+}
+
+/** The question behind a container's ways, with the opened bag left standing for some minutes. */
+export function questionOf(container: ContainerPlan, question: BoxQuestion, waitMinutes: number): Question {
+  const { bag } = container
+  return {
+    setting: {
+      bag,
+      tank: question.tank,
+      container: question.container,
+      room: question.room,
+      float: question.float,
+      ...(question.gasExchangePerHour !== undefined && { gasExchangePerHour: question.gasExchangePerHour }),
+      ...(waitMinutes > 0 && {
+        excretionMgPerHour: excretionFrom(bag.tanMgPerL, bag.volumeL, question.shippingHours),
+      }),
+    },
+    limits: container.limits,
+    shippingHours: question.shippingHours,
+    tankCanBeMatched: question.tankCanBeMatched,
+    waitMinutes,
+  }
+}
+
+/** The ways side by side: their curves against what the animal bears, and what waiting does to them. */
+export function Ways({ container, question, picked, onPick, wait, onWait, isBehind }: WaysProps) {
+  const { settings } = useHousehold()
+  const { units } = settings
+  const isPhone = useIsPhone()
+  const box = useRef<HTMLDivElement>(null)
+  const width = useWidth(box)
+  const { comparison, limits, bag } = container
+  const ways = useMemo(
+    () =>
+      wait === 0 ? comparison.ways : comparison.ways.map((way) => waited(questionOf(container, question, wait), way)),
+    [comparison, container, question, wait],
+  )
+  const shown = isPhone ? ways.filter(({ kind }) => kind === picked) : ways
+  const floated = question.float.minutes
+  const until = Math.max(
+    floated + 60,
+    Math.min(Math.max(...ways.map(({ moveAt }) => moveAt)) + 10, Math.max(120, 2.5 * limits.maxMinutes)),
+  )
+  const columns = shown.map((way) => ({
+    way,
+    quantities: quantitiesOf(targetOf({ setting: { ...question, bag }, way: way.kind }), limits, units),
+  }))
+  const rows = columns[0]?.quantities ?? []
+  const domains = rows.map((_, i) =>
+    columns
+      .map(({ way, quantities }) =>
+        domainOf(
+          quantities[i]!,
+          [way.points, way.beyond].map((points) => points.filter(({ minute }) => minute <= until)),
+        ),
+      )
+      .reduce((a, b) => [Math.min(a[0], b[0]), Math.max(a[1], b[1])]),
+  )
+  const columnWidth = Math.floor((width - 16 * (shown.length - 1)) / Math.max(1, shown.length))
+  const mostWait = Math.min(MOST_WAIT, until - floated)
+  return (
+    <Stack $gap={10}>
+      {isPhone && (
+        <Tabs role="group" aria-label="Ways">
+          {ways.map(({ kind }) => (
+            <button key={kind} type="button" aria-pressed={kind === picked} onClick={() => onPick(kind)}>
+              {WAY_NAMES[kind]}
+            </button>
+          ))}
+        </Tabs>
+      )}
+      <div ref={box} style={{ opacity: isBehind ? 0.55 : 1 }} aria-busy={isBehind}>
+        {width > 0 && (
+          <Columns $count={shown.length}>
+            {columns.map(({ way, quantities }, i) => {
+              const { figure } = wayFigure(way)
+              return (
+                <div key={way.kind}>
+                  {isPhone ? (
+                    <span />
+                  ) : (
+                    <Head type="button" aria-pressed={way.kind === picked} onClick={() => onPick(way.kind)}>
+                      <strong>{WAY_NAMES[way.kind]}</strong>
+                      <Figure $size={19}>{figure}</Figure>
+                      <Small>
+                        {way.kind === comparison.advised && <em>advised · </em>}
+                        {way.method ? `across at minute ${way.moveAt}` : 'and across'}
+                      </Small>
+                    </Head>
+                  )}
+                  <Verdict aria-label={`What ${WAY_NAMES[way.kind]} breaks`}>
+                    {way.broken.slice(0, 2).map(({ what, words }) => (
+                      <li key={what + words}>{words}</li>
+                    ))}
+                    {way.broken.length > 2 && <li>and {way.broken.length - 2} more</li>}
+                  </Verdict>
+                  <CurveColumn
+                    label={wayLabel(way, limits, units)}
+                    width={columnWidth}
+                    quantities={quantities}
+                    domains={domains}
+                    until={until}
+                    known={NONE}
+                    hoped={way.points}
+                    beyond={way.beyond}
+                    openAt={floated}
+                    moveAt={way.moveAt}
+                    {...(wait > 0 && { marker: floated + wait })}
+                    named={i === 0}
+                  />
+                  {i === 0 ? (
+                    <WaitSlider
+                      wait={Math.min(wait, mostWait)}
+                      most={mostWait}
+                      onWait={onWait}
+                      from={LEFT + ((columnWidth - LEFT - RIGHT) * floated) / until}
+                      length={((columnWidth - LEFT - RIGHT) * mostWait) / until}
+                    />
+                  ) : (
+                    <span />
+                  )}
+                  <Small>{wayCaption(way, limits, units)}</Small>
+                </div>
+              )
+            })}
+          </Columns>
+        )}
+      </div>
+      <WaitWords ways={ways} picked={picked} wait={wait} limit={limits.maxFreeAmmoniaMgPerL} floated={floated} />
+    </Stack>
+  )
+}
+
+const NONE: never[] = []
+
+/** "What if I wait": a marker on the axis of minutes, from the opening of the bag on. */
+const WaitSlider = ({
+  wait,
+  most,
+  onWait,
+  from,
+  length,
+}: {
+  wait: number
+  most: number
+  onWait: (minutes: number) => void
+  /** px from the column's edge to the opening, and from there to the longest wait. */
+  from: number
+  length: number
+}) => (
+  <Slider
+    aria-label="Minutes the opened bag stands"
+    minValue={0}
+    maxValue={most}
+    step={1}
+    value={wait}
+    onChange={onWait}
+    style={{ marginLeft: from, width: length, touchAction: 'none' }}
+  >
+    <WaitTrack>
+      <Marker>+{wait}</Marker>
+    </WaitTrack>
+  </Slider>
+)
+
+/** What the wait does, in words. */
+function WaitWords({
+  ways,
+  picked,
+  wait,
+  limit,
+  floated,
+}: {
+  ways: readonly Way[]
+  picked: Way['kind']
+  wait: number
+  limit: number
+  floated: number
+}) {
+  const way = ways.find(({ kind }) => kind === picked) ?? ways[0]
+  if (!way) return null
+  const all = [...way.points, ...way.beyond]
+  const stands = all.find(({ minute }) => minute >= floated + wait)
+  const passed = all.find(({ minute, freeAmmoniaMgPerL }) => minute > floated && freeAmmoniaMgPerL > limit)
+  const over = passed
+    ? `The limit of ${limit} mg/L is passed ${Math.round(passed.minute - floated)} minutes after opening.`
+    : `The limit of ${limit} mg/L is not passed in the minutes shown.`
+  return (
+    <p role="status">
+      <strong>What if the opened bag stands?</strong>{' '}
+      {wait === 0 || !stands
+        ? `Drag the marker along the minutes. ${over}`
+        : `After ${wait} minutes open: pH ${stands.pH.toFixed(2)}, free ammonia ${stands.freeAmmoniaMgPerL.toFixed(3)} mg/L. ${over}`}
+    </p>
+  )
+}

@@ -1,0 +1,65 @@
+import { runNow } from './run-now.ts'
+import { runWarnings } from './run-warnings.ts'
+import { runById } from './runs.ts'
+import { home } from './testing.ts'
+
+function warned(it: ReturnType<typeof home>, time: string) {
+  const run = runById(it.journal, 'run')!
+  const now = it.ms(1, time)
+  return runWarnings(run, runNow(run, now), now, it.settings.clock)
+}
+
+test('nothing is said of a run that keeps its limits, nor of a sealed bag', () => {
+  const it = home()
+  it.start('run', {
+    limits: { maxPsuPerHour: 4, matchPsu: 1, matchC: 1.5, maxFreeAmmoniaMgPerL: 0.03, maxMinutes: 90 },
+  })
+  expect(warned(it, '10:50')).toEqual([])
+  it.event('run', 15, { event: 'opened' })
+  it.event('run', 20, { event: 'scoop', litres: 0.1 })
+  expect(warned(it, '11:01')).toEqual([])
+})
+
+test('an end past the longest wait, and a wait past it, are said', () => {
+  const it = home()
+  it.start('run')
+  it.event('run', 15, { event: 'opened' })
+  // Ten scoops of 100 mL at five minutes: minute 65, five past the hour it may wait.
+  expect(warned(it, '10:56')).toMatchObject([
+    { id: 'late', tone: 'soon', isWayWrong: true, text: expect.stringMatching(/near enough at 11:45, 5 minutes past/) },
+  ])
+  expect(warned(it, '11:45').map(({ id }) => id)).toContain('time')
+})
+
+test('ammonia over the limit is the danger, and it is seen coming', () => {
+  const it = home()
+  const bag = { volumeL: 1, temperatureC: 24, salinityPsu: 31, pH: 6.9, alkalinityDkh: 7, tanMgPerL: 4 }
+  it.start('run')
+  it.start('hot', {
+    setting: {
+      bag,
+      tank: { temperatureC: 25, salinityPsu: 33, pH: 8.1, alkalinityDkh: 8.4, tanMgPerL: 0 },
+      container: { capacityL: 4, leaveL: 2 },
+      room: { temperatureC: 24 },
+      float: { minutes: 15 },
+      gasExchangePerHour: 5,
+    },
+  })
+  it.event('hot', 15, { event: 'opened' })
+  const run = runById(it.journal, 'hot')!
+  const at = (time: string) => runWarnings(run, runNow(run, it.ms(1, time)), it.ms(1, time), it.settings.clock)[0]
+  expect(at('10:56')).toMatchObject({ id: 'ammonia-ahead', tone: 'soon', isWayWrong: true })
+  expect(at('11:30')).toMatchObject({
+    id: 'ammonia',
+    tone: 'act',
+    text: expect.stringMatching(/waiting is the danger now/),
+  })
+})
+
+test('scoops that came too fast are said at once', () => {
+  const it = home()
+  it.start('run')
+  it.event('run', 15, { event: 'opened' })
+  for (const minute of [16, 17, 18, 19, 20]) it.event('run', minute, { event: 'scoop', litres: 0.15 })
+  expect(warned(it, '11:01').find(({ id }) => id === 'pace')!.text).toMatch(/it bears 2 psu\. Leave the next scoop out/)
+})

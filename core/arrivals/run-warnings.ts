@@ -1,0 +1,65 @@
+import type { Followed } from '../acclimation/follow.ts'
+import { freeWords, minutesWords, psuWords } from '../acclimation/words.ts'
+import { timeOf } from '../time/words.ts'
+import type { ZoneClock } from '../time/zone.ts'
+import { instantOf, minuteOf, type Run } from './runs.ts'
+
+/** Something that changes what to do in a run. */
+export interface RunWarning {
+  id: string
+  tone: 'act' | 'soon'
+  text: string
+  /** Whether another way should be looked for. */
+  isWayWrong: boolean
+}
+
+/** What speaks against going on as it goes: the animal's limits, passed or about to be. */
+export function runWarnings(run: Run, followed: Followed, now: number, clock: ZoneClock): RunWarning[] {
+  const { limits } = run.setup
+  const { now: water, ahead, readyAt, psuPerHour, openedAt } = followed
+  const warnings: RunWarning[] = []
+  const add = (id: string, tone: RunWarning['tone'], text: string, isWayWrong = false) =>
+    warnings.push({ id, tone, text, isWayWrong })
+  if (openedAt === null) return warnings
+  const limit = limits.maxFreeAmmoniaMgPerL
+  const minute = minuteOf(run, now)
+  const passes = ahead.find(
+    (point) => point.freeAmmoniaMgPerL > limit && (readyAt === null || point.minute < Math.max(readyAt, minute + 1)),
+  )
+  if (water.freeAmmoniaMgPerL > limit)
+    add(
+      'ammonia',
+      'act',
+      `Free ammonia is ${freeWords(water.freeAmmoniaMgPerL)}, over the limit of ${freeWords(limit)}: waiting is the danger now. Across as soon as can be, or the tank’s water in faster.`,
+      true,
+    )
+  else if (passes)
+    add(
+      'ammonia-ahead',
+      'soon',
+      `Free ammonia would pass ${freeWords(limit)} about ${timeOf(instantOf(run, passes.minute), clock)}, before it is near enough.`,
+      true,
+    )
+  if (psuPerHour > limits.maxPsuPerHour * 1.02)
+    add(
+      'pace',
+      'act',
+      `Salinity has moved ${psuWords(psuPerHour)} an hour in the last quarter of an hour; it bears ${psuWords(limits.maxPsuPerHour)}. Leave the next scoop out, or slow the drip.`,
+    )
+  if (minute > limits.maxMinutes)
+    add(
+      'time',
+      'act',
+      `It has waited ${minutesWords(minute)}; ${minutesWords(limits.maxMinutes)} is the longest it should.`,
+    )
+  else if (readyAt === null)
+    add('never', 'act', 'As it goes now the water would not come within reach in five hours.', true)
+  else if (readyAt > limits.maxMinutes + 0.5)
+    add(
+      'late',
+      'soon',
+      `By what is known it would be near enough at ${timeOf(instantOf(run, readyAt), clock)}, ${minutesWords(readyAt - limits.maxMinutes)} past the longest it should wait.`,
+      true,
+    )
+  return warnings
+}

@@ -1,0 +1,64 @@
+import type { NextStep } from '../acclimation/follow.ts'
+import type { AcclimationMethod, WayKind } from '../acclimation/acclimation.schema.ts'
+
+/** A small amount of water: mL under a litre. */
+export const waterWords = (litres: number): string =>
+  litres < 0.9995 ? `${Math.round(litres * 1000)} mL` : `${Number(litres.toFixed(2))} L`
+
+/** Drops a second of a drip: twenty drops a millilitre (acclimation.md 4). */
+export const dropsASecond = (mlPerMinute: number): number => (mlPerMinute * 20) / 60
+/** Faster than this no drops are seen: a thin stream. */
+const STREAM_DROPS = 8
+
+export function dripWords(mlPerMinute: number): string {
+  const drops = dropsASecond(mlPerMinute)
+  const seen =
+    drops > STREAM_DROPS
+      ? 'a thin stream'
+      : drops >= 0.95
+        ? `${Number(drops.toFixed(drops < 3 ? 1 : 0))} drops a second`
+        : `a drop every ${Number((1 / drops).toFixed(1))} seconds`
+  return `${Number(mlPerMinute.toPrecision(2))} mL a minute, ${seen}`
+}
+
+/** A way of mixing in a few words: "120 mL every 5 minutes". */
+export const methodWords = (method: AcclimationMethod): string =>
+  method.kind === 'scoop'
+    ? `${waterWords(method.scoopL)} every ${Number(method.everyMinutes.toFixed(1))} minutes`
+    : dripWords(method.mlPerMinute)
+
+export const WAY_NAMES: Record<WayKind, string> = {
+  drip: 'Drip',
+  scoop: 'Scoops',
+  'match-and-release': 'Match the tank, then across',
+  'at-once': 'Across after the float',
+}
+
+/** What a step asks for, and what its button says once it is done. */
+export function stepWords(
+  step: NextStep,
+  method: AcclimationMethod | null,
+): { title: string; figure: string; done: string } {
+  switch (step.kind) {
+    case 'open':
+      return { title: 'Floating, sealed', figure: 'Open the bag', done: 'The bag is open' }
+    case 'scoop':
+      return { title: 'A scoop of tank water in', figure: waterWords(step.litres!), done: 'The scoop is in' }
+    case 'pour-off':
+      return {
+        title: 'Full: pour off, not into a tank',
+        figure: `down to ${waterWords(step.toL!)}`,
+        done: 'Poured off',
+      }
+    case 'start-drip':
+      return {
+        title: 'Start the drip',
+        figure: method?.kind === 'drip' ? dripWords(method.mlPerMinute) : 'drip',
+        done: 'It drips',
+      }
+    case 'measure':
+      return { title: 'By reckoning it is near enough', figure: 'Measure', done: 'Measured' }
+    case 'move':
+      return { title: 'It is time', figure: 'Across', done: 'Across' }
+  }
+}
