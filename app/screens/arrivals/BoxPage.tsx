@@ -8,7 +8,7 @@ import { useHousehold } from '../../journal/provider.tsx'
 import { Page } from '../../look/page.ts'
 import { Line, Small, Stack, Title } from '../../look/text.ts'
 import { newcomerName, tankName } from '../../words/entries.ts'
-import { figures, listed } from '../../words/numbers.ts'
+import { capital, figures, listed } from '../../words/numbers.ts'
 import { Inspect } from './Inspect.tsx'
 import { Plan } from './Plan.tsx'
 import { Prepare } from './Prepare.tsx'
@@ -83,7 +83,7 @@ function BoxHead({ box }: { box: Box }) {
   return (
     <div>
       <Line style={{ justifyContent: 'space-between' }}>
-        <Title>{listed(box.animals.map(newcomerName))}</Title>
+        <Title>{capital(listed(box.animals.map(newcomerName)))}</Title>
         <Link href={`/arrivals/box/${box.id}/change`}>change</Link>
       </Line>
       <Small style={{ fontSize: 15 }}>

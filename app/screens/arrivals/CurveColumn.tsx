@@ -41,6 +41,9 @@ const Svg = styled.svg`
     fill: var(--ink);
     font-size: 13px;
     font-weight: 650;
+    paint-order: stroke;
+    stroke: var(--ground);
+    stroke-width: 5px;
   }
   .value {
     fill: var(--ink);
@@ -103,14 +106,6 @@ export const CurveColumn = memo(function CurveColumn({
         ]
         return (
           <g key={quantity.id}>
-            {named && (
-              <text x={0} y={top - 6} className="name">
-                {quantity.name}
-                <tspan fill="var(--quiet)" fontWeight={400}>
-                  {quantity.unit && `, ${quantity.unit}`}
-                </tspan>
-              </text>
-            )}
             {band && (
               <rect
                 x={LEFT}
@@ -199,6 +194,15 @@ export const CurveColumn = memo(function CurveColumn({
       {moveAt !== null && moveAt <= until && <Upright at={x(moveAt)} bottom={bottom} dash="3 3" />}
       {now !== undefined && <Upright at={x(now)} bottom={bottom} strong />}
       {marker !== undefined && <Upright at={x(marker)} bottom={bottom} strong act />}
+      {named &&
+        quantities.map(({ id: key, name, unit }, row) => (
+          <text key={key} x={0} y={row * step + HEAD - 6} className="name">
+            {name}
+            <tspan fill="var(--quiet)" fontWeight={400}>
+              {unit && `, ${unit}`}
+            </tspan>
+          </text>
+        ))}
       {minuteTicks(until, plot).map((minute) => (
         <text key={minute} x={x(minute)} y={bottom + 20} textAnchor="middle">
           {minute === 0 ? '0 min' : minute}

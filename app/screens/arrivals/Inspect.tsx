@@ -259,7 +259,7 @@ function TickGrid({
     <Grid role="group" aria-label={`Seen on ${who}`}>
       {ticks.map(({ sign, label, look, picture }) => (
         <Key key={sign} type="button" aria-pressed={signs.has(sign)} onClick={() => onToggle(sign)}>
-          <Drawing name={picture} />
+          <Drawing name={picture} size={84} />
           <strong>{label}</strong>
           <span>{look}</span>
         </Key>

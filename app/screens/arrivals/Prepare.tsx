@@ -73,7 +73,7 @@ export function Prepare({ box }: { box: Box }) {
         <strong style={{ fontSize: 19 }}>
           {open.length === 0
             ? 'Everything that can be checked is ready.'
-            : `${plural(open.length, 'thing')} missing${first === null ? '' : `, the first by ${momentBeside(first, now, settings.clock)}`}.`}
+            : `${plural(open.length, 'thing')} missing${first === null ? '' : `, by ${momentBeside(first, now, settings.clock)}`}.`}
         </strong>
         <ButtonLink href={`/arrivals/box/${box.id}/inspect`}>The box is here</ButtonLink>
       </Line>
@@ -87,7 +87,7 @@ export function Prepare({ box }: { box: Box }) {
             <QuarantineChoice box={box} tankId={id} />
             <List>
               {items.map((item) => (
-                <Item key={item.id} item={item} box={box} />
+                <Item key={item.id} item={item} box={box} first={first} />
               ))}
             </List>
           </section>
@@ -101,7 +101,7 @@ export function Prepare({ box }: { box: Box }) {
   )
 }
 
-function Item({ item, box }: { item: Preparation; box: Box }) {
+function Item({ item, box, first }: { item: Preparation; box: Box; first: number | null }) {
   const { settings } = useHousehold()
   const now = useNow()
   const { keep, busy, unkept } = useKeeping()
@@ -115,7 +115,7 @@ function Item({ item, box }: { item: Preparation; box: Box }) {
         <strong>{item.title}</strong>{' '}
         <Quiet style={{ color: ink, fontSize: 14.5, fontWeight: 600 }}>
           {word}
-          {item.by !== null && `, by ${momentBeside(item.by, now, settings.clock)}`}
+          {item.by !== null && item.by !== first && `, by ${momentBeside(item.by, now, settings.clock)}`}
         </Quiet>
         <Small>{item.words}</Small>
         {unkept && <UnkeptNote unkept={unkept} />}

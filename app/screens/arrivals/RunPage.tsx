@@ -25,6 +25,7 @@ import { Page } from '../../look/page.ts'
 import { Bar, Figure, Line, Small, Stack, Title } from '../../look/text.ts'
 import { downloadText } from '../../storage/download.ts'
 import { tankName } from '../../words/entries.ts'
+import { capital } from '../../words/numbers.ts'
 import { OtherWays } from './OtherWays.tsx'
 import { Release } from './Release.tsx'
 import { RunMeasure } from './RunMeasure.tsx'
@@ -178,7 +179,7 @@ function LiveRun({ run }: { run: Run }) {
     <Page>
       <Stack $gap={18}>
         <div>
-          <Title>{runLabel(run)}</Title>
+          <Title>{capital(runLabel(run))}</Title>
           <Small style={{ fontSize: 15 }}>
             to {tankName(journal, run.start.tankId)}, since {timeOf(run.startedAt, settings.clock)}, minute{' '}
             {Math.floor(minuteOf(run, now))}
@@ -360,7 +361,7 @@ function EndedRun({ run }: { run: Run }) {
     <Page>
       <Stack $gap={18}>
         <div>
-          <Title>{runLabel(run)}</Title>
+          <Title>{capital(runLabel(run))}</Title>
           <Small style={{ fontSize: 15 }}>
             {ended.outcome === 'released' ? `across into ${tankName(journal, run.start.tankId)}` : 'stopped'}{' '}
             {momentBeside(ended.at, thisInstant(), settings.clock)}, after {minutes} minutes

@@ -11,7 +11,7 @@ import { domainOf, quantitiesOf } from './curves.ts'
 
 const Now = styled.dl`
   display: grid;
-  grid-template-columns: repeat(auto-fit, minmax(118px, 1fr));
+  grid-template-columns: repeat(auto-fit, minmax(108px, 1fr));
   gap: 10px 18px;
   dt {
     font-size: 14px;

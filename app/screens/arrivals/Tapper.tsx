@@ -57,7 +57,7 @@ export function Tapper({
       >
         Tap with each
         <br />
-        gill beat of {who}
+        gill beat<span className="visually-hidden"> of {who}</span>
       </Pad>
       <div role="status">
         <Figure $size={32}>{breaths ?? '–'}</Figure> <Quiet>a minute</Quiet>

@@ -1,68 +1,23 @@
-import { X } from 'lucide-react'
-import { useContext, useEffect, useRef, useState, type ReactNode } from 'react'
+import { useContext } from 'react'
 import { styled } from 'styled-components'
 import { linesOn } from '../../../core/ledger/days.ts'
 import { tankById, type Tank } from '../../../core/household/tanks.ts'
-import type { ContentKind, ContentOf } from '../../../core/journal/entry.ts'
-import type { Line } from '../../../core/journal/journal.ts'
-import { tanksOf as tanksOfContent } from '../../../core/journal/subjects.ts'
 import type { Day } from '../../../core/time/zone.ts'
 import { arrivalTasksOn } from '../../arrivals/useArrivalTasks.ts'
 import { dueOn } from '../../courses/usePlans.ts'
 import { amountText, makesText } from '../../courses/words.ts'
 import { useNow } from '../../frame/now.tsx'
-import { isTyping } from '../../frame/shortcuts.ts'
-import { useKeeping, UnkeptNote } from '../../journal/keeping.tsx'
 import { useHousehold } from '../../journal/provider.tsx'
-import { Button, IconButton, PlainButton } from '../../look/buttons.ts'
+import { Button } from '../../look/buttons.ts'
 import { Heading, Line as Row, Quiet, Rows, Small, Stack } from '../../look/text.ts'
-import { dayAs, dayBeside, momentBeside, timeOf } from '../../../core/time/words.ts'
-import { contentMarks, contentReadBack, marksText, wordingOf } from '../../words/entries.ts'
-import { capital } from '../../words/numbers.ts'
-import { LossForm, MoveForm, NoteForm, SightingForm } from './forms/AnimalForms.tsx'
-import { ReadingForm } from './forms/ReadingForm.tsx'
-import { ChangeForm, DoseForm } from './forms/WaterForms.tsx'
+import { dayAs, dayBeside, timeOf } from '../../../core/time/words.ts'
+import { contentMarks, marksText, wordingOf } from '../../words/entries.ts'
+import { EntryFields, FORM_TITLES } from './EntryFields.tsx'
+import { EntryPanel } from './EntryPanel.tsx'
 import { Marks } from './marks.tsx'
-import type { Beside, FormKind } from './opened.ts'
+import type { FormKind } from './opened.ts'
+import { Shell, type PanelProps } from './PanelShell.tsx'
 import { ArrivalsContext, PlansContext } from './plans.ts'
-
-const Aside = styled.aside`
-  flex: none;
-  width: 392px;
-  max-width: 100%;
-  overflow: auto;
-  background: var(--sheet);
-  border-left: 1px solid var(--strong-rule);
-  padding: 8px 18px 28px;
-  outline: none;
-  @media (max-width: 759px) {
-    width: 100%;
-    border-left: 0;
-    padding: 4px 16px 28px;
-  }
-`
-
-const Top = styled.div`
-  position: sticky;
-  top: -8px;
-  z-index: 1;
-  display: flex;
-  align-items: center;
-  justify-content: space-between;
-  gap: 8px;
-  background: var(--sheet);
-  margin-bottom: 8px;
-  h2 {
-    font-size: 19px;
-    line-height: 1.2;
-  }
-`
-
-interface PanelProps {
-  beside: Beside
-  onOpen: (beside: Beside | null) => void
-  onClose: () => void
-}
 
 /** What stands open beside the ledger: a day, an entry, or a form. */
 export function Panel({ beside, onOpen, onClose }: PanelProps) {
@@ -96,81 +51,6 @@ export function Panel({ beside, onOpen, onClose }: PanelProps) {
       />
     </Shell>
   )
-}
-
-/** The panel's frame; it takes the focus when it opens. */
-function Shell({ title, onClose, children }: { title: string; onClose: () => void; children: ReactNode }) {
-  const aside = useRef<HTMLElement>(null)
-  useEffect(() => {
-    // A keeper who has gone on to type elsewhere is not called back.
-    if (!isTyping(document.activeElement) && !aside.current?.contains(document.activeElement)) aside.current?.focus()
-  }, [title])
-  return (
-    <Aside ref={aside} aria-label={title} tabIndex={-1}>
-      <Top>
-        <h2>{title}</h2>
-        <IconButton aria-label="Close" onPress={onClose}>
-          <X size={20} aria-hidden="true" />
-        </IconButton>
-      </Top>
-      {children}
-    </Aside>
-  )
-}
-
-const FORM_TITLES: Record<FormKind, string> = {
-  reading: 'Readings',
-  'water-change': 'Water change',
-  dose: 'Dose',
-  sighting: 'Seen',
-  move: 'Move',
-  death: 'Loss',
-  note: 'Note',
-}
-
-const FORM_OF: Partial<Record<ContentKind, FormKind>> = {
-  reading: 'reading',
-  'water-change': 'water-change',
-  dose: 'dose',
-  sighting: 'sighting',
-  move: 'move',
-  death: 'death',
-  departure: 'death',
-  note: 'note',
-}
-
-/** The fields of one kind of entry, new or corrected. */
-function EntryFields({
-  form,
-  tank,
-  day,
-  correcting,
-  onDone,
-}: {
-  form: FormKind
-  tank: Tank
-  day: Day | null
-  correcting?: Line
-  onDone: () => void
-}) {
-  const shared = { tank, day, onDone }
-  const of = <K extends ContentKind>(_kind: K) => (correcting ? { correcting: correcting as Line<ContentOf<K>> } : {})
-  switch (form) {
-    case 'reading':
-      return <ReadingForm {...shared} {...of('reading')} />
-    case 'water-change':
-      return <ChangeForm {...shared} {...of('water-change')} />
-    case 'dose':
-      return <DoseForm {...shared} {...of('dose')} />
-    case 'sighting':
-      return <SightingForm {...shared} {...of('sighting')} />
-    case 'move':
-      return <MoveForm {...shared} {...of('move')} />
-    case 'death':
-      return <LossForm {...shared} {...of('death')} />
-    case 'note':
-      return <NoteForm {...shared} {...of('note')} />
-  }
 }
 
 /** What is due on a day to come, as far as it is known today. */
@@ -284,110 +164,5 @@ function DayPanel({
         )}
       </Stack>
     </Shell>
-  )
-}
-
-function EntryPanel({ line, onOpen, onClose }: { line: Line; onOpen: PanelProps['onOpen']; onClose: () => void }) {
-  const { journal, settings } = useHousehold()
-  const now = useNow()
-  const [correcting, setCorrecting] = useState(false)
-  const { run, busy, unkept } = useKeeping()
-  const wording = wordingOf(journal, settings)
-  const { clock } = settings
-  const tankId = tanksOfContent(line.content)[0]
-  const tank = tankId === undefined ? null : tankById(journal, tankId)
-  const form = FORM_OF[line.content.kind]
-  const strike = () => run((household) => household.strike(line.id))
-  const takeBack = () => line.amendedBy && run((household) => household.strike(line.amendedBy!))
-  const title = capital(momentBeside(line.at, now, clock))
-  if (correcting && tank && form)
-    return (
-      <Shell title={`Correct: ${title}`} onClose={onClose}>
-        <EntryFields
-          form={form}
-          tank={tank}
-          day={clock.dayOf(line.at)}
-          correcting={line}
-          onDone={() => setCorrecting(false)}
-        />
-      </Shell>
-    )
-  return (
-    <Shell title={title} onClose={onClose}>
-      <Stack>
-        <p style={{ fontSize: 19, lineHeight: 1.35 }}>
-          {line.struck ? (
-            <s>{marksText(contentReadBack(line.content, wording))}</s>
-          ) : (
-            <Marks marks={contentReadBack(line.content, wording)} />
-          )}
-        </p>
-        {line.content.note && <p>{line.content.note}</p>}
-        {line.content.kind === 'sighting' && line.content.words && <Small>In your words: {line.content.words}</Small>}
-        {unkept && <UnkeptNote unkept={unkept} />}
-        <Row>
-          {form && !line.struck && <Button onPress={() => setCorrecting(true)}>Correct it</Button>}
-          {!line.struck && (
-            <Button onPress={() => void strike()} isDisabled={busy}>
-              Strike it out
-            </Button>
-          )}
-          {line.struck && (
-            <Button onPress={() => void takeBack()} isDisabled={busy}>
-              Let it stand again
-            </Button>
-          )}
-          {tank && (
-            <PlainButton onPress={() => onOpen({ show: 'day', tankId: tank.id, day: clock.dayOf(line.at) })}>
-              the whole day
-            </PlainButton>
-          )}
-        </Row>
-        {!form && (
-          <Small>
-            {TELLS_WHERE[line.content.kind] ?? 'This is put right where it was set up; here it can be struck out.'}
-          </Small>
-        )}
-        <History line={line} />
-      </Stack>
-    </Shell>
-  )
-}
-
-const TELLS_WHERE: Partial<Record<ContentKind, string>> = {
-  'tank-setup': 'A tank is put right on its own page: Tanks.',
-  'tank-change': 'A tank is put right on its own page: Tanks.',
-  arrival: 'Name and species are put right on the tank’s page; an arrival that never was is struck out here.',
-}
-
-/** How an entry came to stand as it does. */
-function History({ line }: { line: Line }) {
-  const { journal, settings } = useHousehold()
-  const now = useNow()
-  const first = journal.entry(line.id)
-  const amendments = journal.amendments(line.id)
-  if (!first) return null
-  const logged = (iso: string) => momentBeside(Date.parse(iso), now, settings.clock)
-  const wording = wordingOf(journal, settings)
-  return (
-    <Stack $gap={4}>
-      <Small>written down {logged(first.logged)}</Small>
-      {amendments.map((entry) => {
-        const void_ = journal.amendments(entry.id).some((by) => 'strikes' in by)
-        const words =
-          'strikes' in entry
-            ? 'struck out'
-            : `corrected to ${marksText(contentMarks(entry.content, wording, undefined))}`
-        return (
-          <Small key={entry.id}>
-            {void_ ? <s>{words}</s> : words} {logged(entry.logged)}
-            {void_ && ', taken back'}
-          </Small>
-        )
-      })}
-      {amendments.length > 0 && 'content' in first && (
-        <Small>first written as {marksText(contentMarks(first.content, wording, undefined))}</Small>
-      )}
-    </Stack>
   )
 }

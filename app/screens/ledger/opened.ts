@@ -2,7 +2,7 @@ import { useCallback } from 'react'
 import { useSearchParams } from 'react-router'
 import { dayFromText, dayText, type Day } from '../../../core/time/zone.ts'
 
-export type FormKind = 'reading' | 'water-change' | 'dose' | 'sighting' | 'move' | 'death' | 'note'
+export type FormKind = 'reading' | 'water-change' | 'dose' | 'sighting' | 'move' | 'death' | 'note' | 'photo'
 
 /** What stands open beside the ledger; kept in the address, so that a reload or a link shows the same. */
 export type Beside =
@@ -18,6 +18,7 @@ const FORMS: readonly string[] = [
   'move',
   'death',
   'note',
+  'photo',
 ] satisfies FormKind[]
 
 function read(params: URLSearchParams): Beside | null {

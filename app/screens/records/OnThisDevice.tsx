@@ -1,7 +1,9 @@
 import { useQuery, useQueryClient } from '@tanstack/react-query'
+import { photosOf } from '../../journal/opened.ts'
 import { useHousehold } from '../../journal/provider.tsx'
 import { Button } from '../../look/buttons.ts'
 import { Bar, Facts, Heading, Small, Stack } from '../../look/text.ts'
+import type { Which } from '../../journal/which.ts'
 import { hasLocks } from '../../storage/locks.ts'
 import { fixed, listed, plural } from '../../words/numbers.ts'
 
@@ -24,7 +26,7 @@ async function askDevice(): Promise<Device> {
 }
 
 /** What this page lacks when it is not opened securely, in words. */
-function missing(): string[] {
+function leftOut(): string[] {
   return [
     !hasLocks() && 'tidying up its storage',
     !('serviceWorker' in navigator) && 'opening with the network off',
@@ -32,16 +34,28 @@ function missing(): string[] {
   ].filter((word): word is string => word !== false)
 }
 
+/** The ids of the pictures that are on this device. */
+function usePhotosHere(which: Which, revision: number): ReadonlySet<string> | undefined {
+  const { data } = useQuery({
+    queryKey: ['photos-here', which, revision],
+    queryFn: async () => new Set(await photosOf(which).ids()),
+  })
+  return data
+}
+
 /** Where the journal lies, how much room it takes, and whether the browser may throw it away. */
 export function OnThisDevice() {
-  const { journal, unreadable } = useHousehold()
+  const { journal, unreadable, which, revision } = useHousehold()
+  const photos = usePhotosHere(which, revision)
+  const named = journal.ofKind('photo')
+  const missing = named.filter(({ content }) => photos !== undefined && !photos.has(content.photoId)).length
   const client = useQueryClient()
-  const { data } = useQuery({ queryKey: ['device'], queryFn: askDevice })
+  const { data } = useQuery({ queryKey: ['device', revision], queryFn: askDevice })
   const protect = async () => {
     await navigator.storage.persist()
     await client.invalidateQueries({ queryKey: ['device'] })
   }
-  const lacking = missing()
+  const lacking = leftOut()
   return (
     <Stack $gap={12}>
       <Heading>On this device</Heading>
@@ -50,6 +64,15 @@ export function OnThisDevice() {
           <dt>entries</dt>
           <dd>{journal.size}</dd>
         </div>
+        {named.length > 0 && (
+          <div>
+            <dt>photos</dt>
+            <dd>
+              {named.length}, {fixed(named.reduce((sum, { content }) => sum + content.bytes, 0) / MB, 1)} MB
+              {missing > 0 && `; ${missing} not on this device`}
+            </dd>
+          </div>
+        )}
         {data?.usedMb != null && (
           <div>
             <dt>storage used</dt>
