@@ -1,43 +1,10 @@
-import { chromium, expect, test, type Page } from '@playwright/test'
-import { spawn, type ChildProcess } from 'node:child_process'
-import { mkdtempSync, readFileSync, rmSync } from 'node:fs'
+import { expect, test, type Page } from '@playwright/test'
+import { mkdtempSync, rmSync } from 'node:fs'
 import { tmpdir } from 'node:os'
 import { join } from 'node:path'
 import { beginHousehold, downloaded, log, logLine, openSample, readBack, today } from './support/app.ts'
-import { CHROMIUM, CHROMIUM_FLAGS, PORT } from './support/place.ts'
-
-/** A browser of its own, whose process can be killed as a power cut would. */
-async function startBrowser(profile: string): Promise<{ page: Page; kill: () => Promise<void> }> {
-  rmSync(join(profile, 'DevToolsActivePort'), { force: true })
-  const browser: ChildProcess = spawn(
-    CHROMIUM,
-    ['--headless=new', ...CHROMIUM_FLAGS, `--user-data-dir=${profile}`, '--remote-debugging-port=0', 'about:blank'],
-    {
-      stdio: 'ignore',
-      detached: true,
-    },
-  )
-  const exited = new Promise<void>((resolve) => browser.once('exit', () => resolve()))
-  await expect.poll(() => readPort(profile), { timeout: 20_000 }).not.toBeNull()
-  const connection = await chromium.connectOverCDP(`http://127.0.0.1:${readPort(profile)}`)
-  const page = await connection.contexts()[0]!.newPage()
-  return {
-    page,
-    kill: async () => {
-      // The whole process group, at once and without a word.
-      process.kill(-browser.pid!, 'SIGKILL')
-      await exited
-    },
-  }
-}
-
-function readPort(profile: string): string | null {
-  try {
-    return readFileSync(join(profile, 'DevToolsActivePort'), 'utf8').split('\n')[0] ?? null
-  } catch {
-    return null
-  }
-}
+import { startBrowser } from './support/browser.ts'
+import { PORT } from './support/place.ts'
 
 test('an entry shown as kept is there after the browser is killed right away', async () => {
   const profile = mkdtempSync(join(tmpdir(), 'brinvo-profile-'))
