@@ -40,7 +40,7 @@ describe('the form of a plan', () => {
     expect(assumed).toMatchObject({ 'orchid.salinityPsu': '30', room: '21', float: '20', 'tank.temperatureC': '25' })
     // What was read is not assumed: salinity, and ammonia taken from NH4 to N.
     expect(assumed).not.toHaveProperty('tank.salinityPsu')
-    expect(question!.tank.tanMgPerL).toBeCloseTo(0.1, 6)
+    expect(question!.tank.tanMgPerL).toBeCloseTo(0.1, 4)
     expect(planBox(question!).containers).toHaveLength(1)
   })
 

@@ -27,8 +27,8 @@ export function cycled(asking: Asking): PreparationDraft {
   const title = 'Tank cycled: ammonia by two methods'
   const by = eveningBefore(asking)
   const miss = (words: string): PreparationDraft => ({ id: 'cycled', state: 'missing', title, words, by })
-  const total = lastValue(journal, tank.id, 'tan', now + 1)
-  const card = readingsOf(journal, tank.id, 'nh3').findLast(({ at }) => at <= now)
+  const total = lastValue(journal, tank.id, 'tan')
+  const card = readingsOf(journal, tank.id, 'nh3').at(-1)
   const isFresh = (at: number) => now - at <= FRESH_MS
   const hasTotal = total !== null && isFresh(total.at)
   if (!hasTotal && !(card && isFresh(card.at)))
@@ -89,7 +89,7 @@ export function salinity(asking: Asking): PreparationDraft | null {
   if (tank.water === 'freshwater') return null
   const title = 'Salinity set to meet the bag'
   const by = eveningBefore(asking)
-  const last = lastValue(journal, tank.id, 'salinity', now + 1)
+  const last = lastValue(journal, tank.id, 'salinity')
   if (!last || now - last.at > FRESH_MS)
     return { id: 'salinity', state: 'missing', title, words: 'Not read in the last three days.', by }
   const when = momentBeside(last.at, now, settings.clock)
@@ -143,7 +143,7 @@ export function heater(asking: Asking): PreparationDraft {
   const { journal, tank, now } = asking
   const title = 'Heater, and warmth that stays'
   const runs = equipmentOf(journal, tank.id).some(({ item, running }) => item === 'heater' && running)
-  const last = lastValue(journal, tank.id, 'temp', now + 1)
+  const last = lastValue(journal, tank.id, 'temp')
   const by = eveningBefore(asking)
   if (!runs) return { id: 'heater', state: 'missing', title, words: 'No heater is on record as running here.', by }
   if (!last || now - last.at > FRESH_MS)
@@ -198,7 +198,7 @@ export function tests(asking: Asking): PreparationDraft {
 }
 
 /** Copper in the water kills every invertebrate; nothing else on the list matters then. */
-export function copper({ journal, tank, now, animals }: Asking): PreparationDraft | null {
+export function copper({ journal, tank, animals }: Asking): PreparationDraft | null {
   if (!animals.some((animal) => kindOf(animal) !== 'fish')) return null
   const title = 'No copper for invertebrates'
   const never = (words: string): PreparationDraft => ({ id: 'copper', state: 'never', title, words, by: null })
@@ -208,7 +208,7 @@ export function copper({ journal, tank, now, animals }: Asking): PreparationDraf
   const dosed = journal
     .about(`water:${tank.id}`)
     .findLast(({ content, struck }) => !struck && content.kind === 'dose' && isCopper(content.ingredient))
-  const read = lastValue(journal, tank.id, 'copper', now + 1)
+  const read = lastValue(journal, tank.id, 'copper')
   if (read && (!dosed || read.at > dosed.at))
     return read.value > NO_COPPER
       ? never(`Copper was read at ${read.value.toFixed(2)} mg/L here.`)

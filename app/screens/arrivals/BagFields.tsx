@@ -171,7 +171,7 @@ export function BagFields({ values, context, read, touched, onChange, part }: Ba
       )}
       {animals.map((animal) => (
         <Stack $gap={12} key={animal.id} role="group" aria-label={`Bag of ${animal.name}`}>
-          <Heading as="h3">
+          <Heading as="h2">
             {from ? `${animal.name}, in water of ${from.tank.name}` : `${animal.name}, the bag`}
           </Heading>
           <FigureInput label="Water round it" unit="L" {...field(bagField(animal.id, 'litres'))} />
@@ -196,7 +196,7 @@ export function BagFields({ values, context, read, touched, onChange, part }: Ba
   const ofRest = (
     <>
       <Stack $gap={12} role="group" aria-label={tank.name}>
-        <Heading as="h3">{tank.name}</Heading>
+        <Heading as="h2">{tank.name}</Heading>
         <Pair>
           {BAG_FIGURES.filter(({ id }) => tank.water === 'marine' || id !== 'salinityPsu').map(({ id, label }) => (
             <FigureInput
@@ -211,7 +211,7 @@ export function BagFields({ values, context, read, touched, onChange, part }: Ba
         {tick('match', context.canBeMatched, `${tank.name} can be set to the bag beforehand: nobody in it would mind`)}
       </Stack>
       <Stack $gap={12} role="group" aria-label="Container and room">
-        <Heading as="h3">Container and room</Heading>
+        <Heading as="h2">Container and room</Heading>
         <Pair>
           <FigureInput label="Holds" unit="L" {...field('capacity')} taken={taken('capacity')} />
           <FigureInput label="Poured off to" unit="L" {...field('leave')} taken={taken('leave')} />

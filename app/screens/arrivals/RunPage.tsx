@@ -225,6 +225,7 @@ function LiveRun({ run }: { run: Run }) {
                 onClick={() => void press()}
                 disabled={busy}
                 data-next={next.kind}
+                data-step={run.happenings.length}
                 aria-keyshortcuts="Space"
               >
                 {next.kind === 'move' ? 'Across now' : next.kind === 'measure' ? 'Enter what is measured' : words.done}
