@@ -226,6 +226,8 @@ function kits(diary: Diary): void {
   })
   kit({ kitId: 'kit-tan', name: 'ammonia drops', parameter: 'tan', uncertainty: { abs: 0.2 }, step: 0.1, basis: 'NH4' })
   kit({ kitId: 'kit-alk', name: 'alkalinity drops', parameter: 'alk-kh', uncertainty: { abs: 0.3 }, step: 0.1 })
+  kit({ kitId: 'kit-ph', name: 'pH drops', parameter: 'ph', uncertainty: { abs: 0.2 }, step: 0.1 })
+  kit({ kitId: 'kit-nh3', name: 'ammonia badge', parameter: 'nh3', uncertainty: { abs: 0.02 }, tankId: 'side' })
   kit({ kitId: 'kit-sal', name: 'refractometer', parameter: 'salinity', uncertainty: { abs: 0.7 }, step: 0.5 })
   kit({
     kitId: 'kit-no3',

@@ -1,3 +1,7 @@
+import { follow, type Happening, type RunSetup } from '../../core/acclimation/follow.ts'
+import { limitsFor } from '../../core/acclimation/limits.ts'
+import { planBox, type BoxQuestion } from '../../core/acclimation/together.ts'
+import type { ContentOf } from '../../core/journal/entry.ts'
 import type { Diary } from '../diary.ts'
 import { change, every, fed, reading, remark, saw, series } from '../words.ts'
 
@@ -39,20 +43,7 @@ function boarders(diary: Diary): void {
 }
 
 function newcomers(diary: Diary): void {
-  const came = (animalId: string, name: string, species: string, group: string) =>
-    diary.on(-11, '12:40', {
-      kind: 'arrival',
-      animalId,
-      tankId: 'quar',
-      name,
-      species,
-      group,
-      count: 1,
-      source: 'mail order',
-      hoursInTransit: 19,
-    })
-  came('needle', 'Needle', 'longnose hawkfish', 'hawkfish')
-  came('burr', 'Burr', 'matted filefish', 'filefish')
+  acrossByScoops(diary)
   diary.on(-11, '20:30', saw('quar', ['needle', 'burr'], 'both hiding, breathing calm', 'hides-corner'))
   diary.on(-10, '08:20', fed('quar', ['needle'], 'Needle ate'))
   diary.on(-10, '08:25', fed('quar', ['burr'], 'Burr looked at food', 1))
@@ -62,6 +53,99 @@ function newcomers(diary: Diary): void {
     diary.on(day, '18:40', fed('quar', ['needle', 'burr'], 'both ate, watched 30 minutes'))
   diary.on(-1, '18:40', fed('quar', ['needle', 'burr'], 'both ate all, clear', 4))
   diary.on(0, '07:40', fed('quar', ['needle', 'burr'], 'watched 15 minutes, both ate, Burr clear'))
+}
+
+const NEWCOMERS = [
+  { animalId: 'needle', name: 'Needle', species: 'longnose hawkfish', group: 'hawkfish', count: 1 },
+  { animalId: 'burr', name: 'Burr', species: 'matted filefish', group: 'filefish', count: 1 },
+] as const
+const FLOAT_FROM = 11 * 60 + 30
+const RUN = 'quar-november'
+
+/** Needle and Burr out of their bags, eleven days ago: planned and played by the core, scoop by scoop. */
+function acrossByScoops(diary: Diary): void {
+  const bag = { volumeL: 1.4, temperatureC: 22.5, salinityPsu: 31.8, pH: 7.3, alkalinityDkh: 7, tanMgPerL: 0.8 }
+  const question: BoxQuestion = {
+    animals: NEWCOMERS.map(({ animalId, name, group }) => ({
+      id: animalId,
+      name,
+      bag,
+      limits: limitsFor(group, bag.salinityPsu, 33)!.limits,
+    })),
+    tank: { temperatureC: 25.2, salinityPsu: 33, pH: 8.1, alkalinityDkh: 8, tanMgPerL: 0 },
+    container: { capacityL: 8, leaveL: 4 },
+    room: { temperatureC: 23 },
+    float: { minutes: 25 },
+    shippingHours: 19,
+    tankCanBeMatched: true,
+  }
+  const { bag: together, limits, comparison } = planBox(question).containers[0]!
+  const { method } = comparison.ways.find(({ kind }) => kind === 'scoop')!
+  const { tank, container, room, float } = question
+  const setup: RunSetup = { setting: { bag: together, tank, container, room, float }, limits, way: 'scoop', method }
+  const clockAt = (minute: number) => {
+    const whole = Math.round(FLOAT_FROM + minute)
+    return `${String(Math.floor(whole / 60)).padStart(2, '0')}:${String(whole % 60).padStart(2, '0')}`
+  }
+  diary.on(-11, '11:20', {
+    ...saw('quar', ['burr'], 'looked over in the bag', 'fins-ragged'),
+    breathsPerMinute: 74,
+  })
+  diary.on(-11, clockAt(0), {
+    kind: 'acclimation-start',
+    runId: RUN,
+    tankId: 'quar',
+    animals: [...NEWCOMERS],
+    way: 'scoop',
+    method: method!,
+    setting: setup.setting,
+    limits,
+    shippingHours: 19,
+    source: 'mail order',
+    assumed: ['needle.alkalinityDkh', 'burr.alkalinityDkh', 'tank.pH'],
+  })
+  const happenings: Happening[] = []
+  const event = (content: Omit<ContentOf<'acclimation-event'>, 'kind' | 'happened' | 'runId'>, minute: number) =>
+    diary.on(-11, clockAt(minute), { kind: 'acclimation-event', runId: RUN, ...content })
+  let minute = 0
+  for (let i = 0; i < 30; i++) {
+    const { next, now } = follow(setup, happenings, minute)
+    minute = Math.max(minute, Math.ceil(next.minute))
+    if (next.kind === 'move') break
+    if (next.kind === 'open') {
+      happenings.push({ kind: 'opened', minute })
+      event({ event: 'opened' }, minute)
+    } else if (next.kind === 'scoop') {
+      happenings.push({ kind: 'scoop', minute, litres: next.litres! })
+      event({ event: 'scoop', litres: next.litres! }, minute)
+    } else if (next.kind === 'measure') {
+      const read = {
+        salinityPsu: Number(now.salinityPsu.toFixed(1)),
+        temperatureC: Number(now.temperatureC.toFixed(1)),
+      }
+      // The refractometer shows a little more than was reckoned.
+      happenings.push({ kind: 'measured', minute, ...read, salinityPsu: read.salinityPsu + 0.1 })
+      event({ event: 'measured', ...read, salinityPsu: Number((read.salinityPsu + 0.1).toFixed(1)) }, minute)
+    }
+  }
+  const across = clockAt(minute + 4)
+  for (const animal of NEWCOMERS)
+    diary.on(-11, across, {
+      kind: 'arrival',
+      ...animal,
+      tankId: 'quar',
+      source: 'mail order',
+      hoursInTransit: 19,
+      runId: RUN,
+    })
+  diary.on(-11, across, { kind: 'acclimation-end', runId: RUN, tankId: 'quar', outcome: 'released', measured: true })
+  for (const [day, food, mark] of [
+    [-4, 'mysis', 2],
+    [-3, 'mysis', 3],
+    [-2, 'mysis', 4],
+    [-1, 'krill', 1],
+  ] as const)
+    diary.on(day, '18:50', { kind: 'training', tankId: 'quar', animalIds: ['needle'], food, mark, place: 'food clip' })
 }
 
 /** mL of the bottle of 10 mg/mL; net volume 64.75 L. */

@@ -1,3 +1,4 @@
+import { tickId } from '../../core/arrivals/preparation.ts'
 import type { Diary } from '../diary.ts'
 import { change, every, reading, remark, series } from '../words.ts'
 
@@ -49,6 +50,11 @@ function sideTub(diary: Diary): void {
   diary.on(-30, '10:20', remark('side', 'seeded sponge in, heater and air stone'))
   series(diary, 'side', every(6, -28, -2), '08:30', [{ parameter: 'tan', from: 0.8, to: 0.02, wobble: 0.03 }])
   diary.on(-2, '09:00', reading('side', 'salinity', 33))
+  badge(diary, 'side', -1, '08:40')
+  diary.on(-1, '08:35', reading('side', 'tan', 0.02))
+  diary.on(-1, '08:42', reading('side', 'temp', 25.1))
+  for (const item of ['lid', 'hides', 'filter-sponge', 'own-tools'])
+    diary.on(-1, '20:10', { kind: 'task', taskId: tickId('box-tomorrow', 'side', item), tankId: 'side', state: 'done' })
   diary.on(-1, '20:00', {
     kind: 'expected',
     expectedId: 'dottyback',
@@ -64,10 +70,24 @@ function sideTub(diary: Diary): void {
   })
 }
 
+/** The gas badge on the glass: a colour, so a range. */
+function badge(diary: Diary, tankId: string, day: number, time: string): void {
+  diary.on(day, time, {
+    kind: 'reading',
+    tankId,
+    parameter: 'nh3',
+    result: { kind: 'range', low: 0, high: 0.02 },
+    unit: 'mg/L',
+  })
+}
+
 function shrimpJar(diary: Diary): void {
   diary.on(-9, '17:20', remark('jar', 'salt water from the hall before its medicine days; never any copper'))
-  diary.on(-3, '18:00', reading('jar', 'salinity', 34.5))
-  diary.on(-3, '18:02', reading('jar', 'tan', 0))
+  diary.on(-2, '18:00', reading('jar', 'salinity', 34.5))
+  diary.on(-2, '18:02', reading('jar', 'tan', 0))
+  diary.on(-1, '18:05', reading('jar', 'temp', 24.8))
+  for (const item of ['lid', 'own-tools', 'spare-water', 'ppe'])
+    diary.on(-1, '20:12', { kind: 'task', taskId: tickId('box-tomorrow', 'jar', item), tankId: 'jar', state: 'done' })
   diary.on(-1, '20:01', {
     kind: 'expected',
     expectedId: 'sexy-shrimp',

@@ -172,7 +172,9 @@ function BoxForm({ box, tanks }: { box: Box | null; tanks: readonly Tank[] }) {
             />
           ))}
           <div>
-            <Button onPress={() => append(emptyAnimal(tanks, null))}>Another animal in the box</Button>
+            <Button onPress={() => append(emptyAnimal(tanks, form.getValues(`animals.${fields.length - 1}.tankId`)))}>
+              Another animal in the box
+            </Button>
           </div>
           {unkept && <UnkeptNote unkept={unkept} />}
           <Line $gap={16}>

@@ -1,4 +1,4 @@
-import { useMemo, useState } from 'react'
+import { useDeferredValue, useMemo, useState } from 'react'
 import { useNavigate } from 'react-router'
 import { styled } from 'styled-components'
 import type { ContainerPlan } from '../../../core/acclimation/together.ts'
@@ -107,7 +107,11 @@ export function PlanBoard({ source }: { source: PlanSource }) {
   // What is typed wrong leaves the last good plan where it was, dimmed.
   const [good, setGood] = useState(read)
   if (read.question !== null && read !== good) setGood(read)
-  const { plan, refusal, isBehind } = useComparison(good.question)
+  const answer = useComparison(good.question)
+  // The keys come first: the curves are drawn when no frame waits for them.
+  const plan = useDeferredValue(answer.plan)
+  const isBehind = answer.isBehind || plan !== answer.plan
+  const { refusal } = answer
   const type = (id: string, value: string) => {
     setTouched((before) => (before.has(id) ? before : new Set([...before, id])))
     change(id, value)

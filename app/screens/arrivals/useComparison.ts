@@ -29,6 +29,8 @@ export function useComparison(question: BoxQuestion | null) {
     queryFn: ({ signal }) => ask(question!, signal),
     enabled: question !== null,
     placeholderData: keepPreviousData,
+    // Thousands of points: comparing them one by one would cost more than drawing them.
+    structuralSharing: false,
     staleTime: Infinity,
     gcTime: 60_000,
     retry: false,
