@@ -6,6 +6,10 @@ import { animalById, animalLabel, residentsOf } from '../core/household/animals.
 import { settingsOf } from '../core/household/settings.ts'
 import { productById, shelfOf } from '../core/household/shelf.ts'
 import { equipmentOf, tankById, tanksOf } from '../core/household/tanks.ts'
+import { follow } from '../core/acclimation/follow.ts'
+import { limitsFor } from '../core/acclimation/limits.ts'
+import { runNow } from '../core/arrivals/run-now.ts'
+import { runById } from '../core/arrivals/runs.ts'
 import { entryFault } from '../core/journal/check.ts'
 import { exportJournal } from '../core/journal/export.ts'
 import { Journal } from '../core/journal/journal.ts'
@@ -87,6 +91,25 @@ describe('the sample household', () => {
     expect(equipmentOf(journal, 'hall').find(({ item }) => item === 'uv')?.running).toBe(true)
     expect(shelfOf(journal).length).toBeGreaterThan(6)
     expect(settingsOf(journal)?.timeZone).toBe('Europe/Lisbon')
+  })
+
+  test('the fish of the quarantine came across within their limits, and were moved when it was true', () => {
+    const run = runById(journal, 'quar-november')!
+    const { limits } = limitsFor('hawkfish', run.setup.setting.bag.salinityPsu, run.setup.setting.tank.salinityPsu)!
+    expect(run.setup.limits).toEqual(limits)
+    const played = runNow(run, NOW)
+    expect(played.off).toEqual([])
+    expect(played.isMeasured).toBe(true)
+    expect(run.ended!.at - run.startedAt).toBeLessThanOrEqual(limits.maxMinutes * 60_000)
+    for (const point of played.past) expect(point.freeAmmoniaMgPerL).toBeLessThanOrEqual(limits.maxFreeAmmoniaMgPerL)
+    // What was measured lies within a refractometer's half psu of what was reckoned.
+    const reckoned = follow(
+      run.setup,
+      run.happenings.filter(({ kind }) => kind !== 'measured'),
+      56,
+    )
+    expect(Math.abs(reckoned.now.salinityPsu - 32.1)).toBeLessThan(0.5)
+    expect(Math.abs(reckoned.now.temperatureC - 24.4)).toBeLessThan(0.5)
   })
 
   test('the copper fell under its range on the fifth day, after a change that was miscounted and put right', () => {

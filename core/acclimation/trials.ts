@@ -13,8 +13,10 @@ const SCOOP_MINUTES = [5, 10]
 /** Salinity's pace is judged over so many minutes. */
 export const WINDOW_MINUTES = 15
 
-/** What can be set at the tap or dipped: two figures. */
+/** What can be set at a tap: two figures. */
 const practical = (value: number) => Number(value.toPrecision(2))
+/** What can be dipped with a cup: whole tens of mL, or two figures of what is less than fifty. */
+const cupful = (litres: number) => (litres < 0.05 ? practical(litres) : Number(litres.toFixed(2)))
 
 /** The drips and scoops that are tried for a bag in its container over so many minutes. */
 export function candidates(
@@ -26,7 +28,9 @@ export function candidates(
   for (let i = 0; i < count; i++)
     drips.add(practical(1000 * bag.volumeL * slowest * (fastest / slowest) ** (i / (count - 1))))
   const room = container.capacityL - container.leaveL
-  const scoops = SCOOP_SHARES.map((share) => practical(share * bag.volumeL)).filter((scoopL) => scoopL <= room)
+  const scoops = [...new Set(SCOOP_SHARES.map((share) => cupful(share * bag.volumeL)))].filter(
+    (scoopL) => scoopL <= room,
+  )
   return [
     ...[...drips].map((mlPerMinute) => ({ kind: 'drip' as const, mlPerMinute })),
     ...SCOOP_MINUTES.flatMap((everyMinutes) =>

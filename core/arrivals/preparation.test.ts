@@ -1,6 +1,7 @@
 import type { ContentOf } from '../journal/entry.ts'
 import { boxById } from './boxes.ts'
-import { preparationsFor, tickId, type Preparation } from './preparation.ts'
+import { preparationsFor, type Preparation } from './preparation.ts'
+import { tickId } from './ticks.ts'
 import { home } from './testing.ts'
 
 /** What is asked of the side tub on the evening before. */

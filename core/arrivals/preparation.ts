@@ -12,6 +12,7 @@ import { momentBeside } from '../time/words.ts'
 import { MS_PER_DAY, MS_PER_HOUR } from '../time/zone.ts'
 import { eveningBefore, kindOf, type Asking, type Preparation, type PreparationDraft } from './asking.ts'
 import { boxesOf, type Box } from './boxes.ts'
+import { tickId } from './ticks.ts'
 import { air, copper, cycled, heater, salinity, tests } from './water-checks.ts'
 
 export type { Preparation } from './asking.ts'
@@ -22,9 +23,6 @@ const FISHLESS_DAYS = 76
 const NEAR_MS = 12 * MS_PER_HOUR
 /** The table rounds ten gallons, 37.9 L, to 40: so much smaller still counts as the row. */
 const TEN_GALLONS = 1.06
-
-/** Names a tick, so that what was said of it is found again. */
-export const tickId = (boxId: string, tankId: string, item: string): string => `prep/${boxId}/${tankId}/${item}`
 
 /** What a newcomer does to the counts that run in this water: quarantine.md 7.4. */
 function restarts({ journal, tank, now, animals, settings }: Asking): PreparationDraft[] {

@@ -53,7 +53,10 @@ export function AnimalArrival() {
         ]
       : null,
     run && run.start.assumed.length > 0
-      ? ['assumed of it', listed(run.start.assumed.map((id) => ASSUMED_WORDS[id.split('.').at(-1)!] ?? id))]
+      ? [
+          'assumed of it',
+          listed([...new Set(run.start.assumed.map((id) => ASSUMED_WORDS[id.split('.').at(-1)!] ?? id))]),
+        ]
       : null,
     run
       ? [
