@@ -1,6 +1,7 @@
 import { animalGroupById } from '../../core/catalogue/animal-group.ts'
 import { ingredientById } from '../../core/catalogue/ingredient.ts'
 import { parameterById } from '../../core/catalogue/parameter.ts'
+import { WAY_NAMES } from '../../core/arrivals/step-words.ts'
 import { signLabel } from '../../core/catalogue/inspection.ts'
 import { animalById, animalLabel } from '../../core/household/animals.ts'
 import type { Settings, UnitHabits } from '../../core/household/settings.ts'
@@ -145,9 +146,9 @@ function eventMarks(event: ContentOf<'acclimation-event'>, { units }: Wording): 
         ? [plain('drip off')]
         : [plain('drip '), strong(`${figures(event.mlPerMinute ?? 0)} mL a minute`)]
     case 'way':
-      return [plain('another way: '), strong(event.way ?? '')]
+      return [plain('another way: '), strong(event.way ? WAY_NAMES[event.way].toLowerCase() : '')]
     case 'step':
-      return [plain(`done: ${event.step ?? ''}`)]
+      return [plain(`done: ${(event.step ?? '').replaceAll('-', ' ')}`)]
     case 'measured': {
       const told = (
         [
@@ -267,8 +268,11 @@ export function contentMarks(content: Content, wording: Wording, tankId?: string
     case 'skirmish':
       return [
         strong(content.byId === undefined ? 'a resident' : animalName(journal, content.byId)),
-        plain(` ${SKIRMISH_WORDS[content.what]}`),
-        plain(content.onId === undefined ? '' : ` ${animalName(journal, content.onId)}`),
+        plain(
+          content.onId === undefined
+            ? ` ${SKIRMISH_WORDS[content.what].replace(/ (of|at)$/, '')}`
+            : ` ${SKIRMISH_WORDS[content.what]} ${animalName(journal, content.onId)}`,
+        ),
         plain(content.perHour === undefined ? '' : `, ${figures(content.perHour)} an hour`),
         plain(content.minutes === undefined ? '' : `, ${figures(content.minutes)} min`),
       ]

@@ -109,4 +109,82 @@ describe('entries in words', () => {
       'not on record',
     )
   })
+
+  test('an acclimation is told from the float to the move', () => {
+    const at = { happened, runId: 'run' }
+    const event = (rest: object) => marks({ kind: 'acclimation-event', ...at, ...rest } as Content)
+    expect(event({ event: 'opened' })).toBe('bag opened')
+    expect(event({ event: 'scoop', litres: 0.12 })).toBe('scoop 120 mL')
+    expect(event({ event: 'pour-off', litres: 1.5 })).toBe('poured off to 1.5 L')
+    expect([event({ event: 'drip', mlPerMinute: 20 }), event({ event: 'drip', mlPerMinute: 0 })]).toEqual([
+      'drip 20 mL a minute',
+      'drip off',
+    ])
+    expect(event({ event: 'way', way: 'match-and-release' })).toBe('another way: match the tank, then across')
+    expect(event({ event: 'step', step: 'lights-off' })).toBe('done: lights off')
+    expect(event({ event: 'measured', salinityPsu: 33.4, temperatureC: 24.6 })).toBe(
+      'in the container Sal 33.4 psu, Temp 24.6 °C',
+    )
+    const end = (rest: object) => marks({ kind: 'acclimation-end', ...at, tankId: 'q', ...rest } as Content)
+    expect(end({ outcome: 'released', measured: true })).toBe('across, measured within reach')
+    expect(end({ outcome: 'released', off: 'salinity 1.2 psu under the tank’s' })).toBe(
+      'across, by reckoning; still off: salinity 1.2 psu under the tank’s',
+    )
+    expect(end({ outcome: 'stopped', why: 'the bag leaked' })).toBe('acclimation stopped: the bag leaked')
+  })
+
+  test('what came dead, and what is still in its bag, are called as they were announced', () => {
+    const awaited = { species: 'cleaner shrimp', group: 'shrimp-crab-snail', count: 2 }
+    expect(marks({ kind: 'dead-on-arrival', happened, expectedId: 'e', tankId: 'q', ...awaited })).toBe(
+      '✕ 2 cleaner shrimp dead on arrival',
+    )
+    const later = new Journal()
+    later.add([
+      record({ kind: 'expected', happened, expectedId: 'e', tankId: 'q', due: '2026-11-24T10:30:00Z', ...awaited }),
+    ])
+    expect(
+      marksText(
+        contentMarks(
+          { kind: 'sighting', happened, tankId: 'q', animalIds: ['e'], signs: [], breathsPerMinute: 84 },
+          { journal: later, units: METRIC },
+        ),
+      ),
+    ).toBe('2 cleaner shrimp 84 breaths a minute')
+  })
+
+  test('animals brought together: the door, its conditions, and who did what to whom', () => {
+    journal.add([
+      record({
+        kind: 'introduction-start',
+        happened,
+        introId: 'box',
+        way: 'box',
+        tankId: 'q',
+        animalIds: ['needle'],
+        conditions: [{ id: 'eats', words: 'The newcomer eats in the box' }],
+      }),
+    ])
+    const mark = (rest: object) =>
+      marks({ kind: 'introduction-mark', happened, introId: 'box', tankId: 'q', ...rest } as Content)
+    expect(mark({ mark: 'condition', conditionId: 'eats', holds: true })).toBe('true now: The newcomer eats in the box')
+    expect(mark({ mark: 'condition', conditionId: 'eats', holds: false })).toMatch(/^not yet: /)
+    expect(mark({ mark: 'opened', why: 'it cannot wait' })).toBe('the door is open: it cannot wait')
+    expect(mark({ mark: 'shut' })).toBe('the door is shut again')
+    const skirmish = (rest: object) => marks({ kind: 'skirmish', happened, tankId: 'q', ...rest } as Content)
+    expect(skirmish({ what: 'chase', onId: 'needle', perHour: 4 })).toBe('a resident chased Needle, 4 an hour')
+    expect(skirmish({ what: 'rammed', byId: 'needle', minutes: 30 })).toBe('Needle rammed the box, 30 min')
+  })
+
+  test('a meal of training says what was offered, whatever came of it', () => {
+    const meal = (mark: number) =>
+      marks({ kind: 'training', happened, tankId: 'q', animalIds: ['needle'], food: 'mysis', mark, place: 'food clip' })
+    for (const mark of [0, 1, 2, 3, 4]) expect(meal(mark)).toMatch(/^Needle .*mysis.*, food clip$/)
+    expect(meal(4)).not.toBe(meal(3))
+  })
+
+  test('a photo names whom it shows', () => {
+    const photo = { kind: 'photo', happened, photoId: 'p', widthPx: 800, heightPx: 600, bytes: 90_000 } as const
+    expect(marks({ ...photo, animalIds: ['needle'], caption: 'left flank' })).toBe('photo of Needle: left flank')
+    expect(marks(photo)).toBe('photo')
+  })
 })

@@ -1,7 +1,7 @@
 import { invalid, ok, type Result } from '../result/result.ts'
 import type { AcclimationMethod, AcclimationPlan, PlanInput, SimulateInput } from './acclimation.schema.ts'
 import { acclimationFault, simulateAcclimation, type Setting } from './simulate.ts'
-import { gentlest, keepsAmmonia, keepsPace, tryAll, type Limits, type Trial } from './trials.ts'
+import { gentlest, keepsAmmonia, keepsPace, tryAll, type Limits, type Off, type Trial } from './trials.ts'
 import { mindsSalinity } from './limits.ts'
 import { degreesWords, freeWords, psuWords } from './words.ts'
 
@@ -25,11 +25,22 @@ function notInTime(trials: readonly Trial[], limits: Limits): string {
   ].join(' and ')
   const mildest = trials.reduce<Trial | null>((a, b) => (a && a.off.length <= b.off.length ? a : b), null)
   const only = mildest?.off.length === 1 ? mildest.off[0]! : null
-  const cold =
-    only?.what === 'temperature'
-      ? `: the container loses its warmth to the room and stays ${degreesWords(Math.abs(only.by))} off. A float collar or warm packs, a larger container, a warmer room`
-      : ''
+  const cold = only?.what === 'temperature' ? `: ${coldWords(only)}` : ''
   return `no drip or scoop comes within ${near} inside ${limits.maxMinutes} minutes${cold}`
+}
+
+/** What a room takes from a container, and what helps against it. */
+const coldWords = ({ by }: Pick<Off, 'by'>) =>
+  `the container loses its warmth to the room and stays ${degreesWords(Math.abs(by))} off. A float collar or warm packs, a larger container, a warmer room`
+
+/** Why none of the ways that come near in time is slow enough: the minutes, or the room that a slow way loses its warmth to. */
+function tooQuick(trials: readonly Trial[], limits: Limits, apart: number): string {
+  const slow = trials.filter((trial) => keepsPace(trial, limits) && trial.off.length === 1)
+  const coldOnly = slow.flatMap(({ off: [only] }) => (only!.what === 'temperature' ? [only!] : []))
+  const pace = `${psuWords(apart)} apart: at ${psuWords(limits.maxPsuPerHour)} an hour`
+  if (coldOnly.length === 0) return `${pace} that takes longer than the ${limits.maxMinutes} minutes there are`
+  const mildest = coldOnly.reduce((a, b) => (Math.abs(a.by) <= Math.abs(b.by) ? a : b))
+  return `${pace} ${coldWords(mildest)}`
 }
 
 /** Why no way of mixing will do, by what stands in each one's way. */
@@ -44,11 +55,7 @@ export function whyNot(
   if (inTime.length === 0) return [notInTime(trials, limits)]
   const mildest = (paced.length > 0 ? paced : inTime).reduce((a, b) => (a.peakFree <= b.peakFree ? a : b))
   return [
-    ...(paced.length === 0
-      ? [
-          `${psuWords(apart)} apart: at ${psuWords(limits.maxPsuPerHour)} an hour that takes longer than the ${limits.maxMinutes} minutes there are`,
-        ]
-      : []),
+    ...(paced.length === 0 ? [tooQuick(trials, limits, apart)] : []),
     ...(keepsAmmonia(mildest, limits)
       ? []
       : [

@@ -107,7 +107,7 @@ test('heater, air and kits are read from the journal; what it cannot tell is tic
   for (const id of ['heater', 'air', 'tests', 'lid']) expect(items[id]!.state).toBe('ok')
   expect(items['hides']).toMatchObject({ state: 'missing', isTick: true })
   it.read(0, '10:00', 'side', 'temp', 21)
-  expect(asked(it)['heater']!.words).toMatch(/21.0 °C: 24 to 26 wanted/)
+  expect(asked(it)['heater']!.words).toMatch(/21 °C: 24 °C to 26 °C wanted/)
 })
 
 describe('what the newcomer would do to others, and the water to it', () => {

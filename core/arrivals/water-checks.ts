@@ -10,6 +10,7 @@ import { lastValue, readingsOf } from '../readings/latest.ts'
 import { swapSalinity } from '../salinity/salinity.ts'
 import { momentBeside } from '../time/words.ts'
 import { MS_PER_DAY } from '../time/zone.ts'
+import { figureUnit, typedFigure } from './bag-form.ts'
 import { eveningBefore, kindOf, type Asking, type PreparationDraft } from './asking.ts'
 import { tanAsN, waterOfTank } from './water.ts'
 
@@ -94,7 +95,9 @@ export function salinity(asking: Asking): PreparationDraft | null {
     return { id: 'salinity', state: 'missing', title, words: 'Not read in the last three days.', by }
   const when = momentBeside(last.at, now, settings.clock)
   const sellers = animals.flatMap(({ sellerPsu }) => sellerPsu ?? [])
-  const read = `${last.value.toFixed(1)} psu, ${when}`
+  const said = (psu: number) =>
+    `${typedFigure('salinityPsu', psu, settings.units)} ${figureUnit('salinityPsu', settings.units)}`
+  const read = `${said(last.value)}, ${when}`
   if (sellers.length === 0)
     return {
       id: 'salinity',
@@ -108,7 +111,7 @@ export function salinity(asking: Asking): PreparationDraft | null {
   const within = Math.min(...bounds.map(({ matchPsu }) => matchPsu))
   const apart = last.value - seller
   if (Math.abs(apart) <= within)
-    return { id: 'salinity', state: 'ok', title, words: `${read}; the seller keeps it at ${seller} psu.`, by: null }
+    return { id: 'salinity', state: 'ok', title, words: `${read}; the seller keeps it at ${said(seller)}.`, by: null }
   const canBeSet = canBeMatched(journal, tank)
   const swap =
     apart > 0 && tank.volume
@@ -125,7 +128,7 @@ export function salinity(asking: Asking): PreparationDraft | null {
     id: 'salinity',
     state: 'warns',
     title,
-    words: `${read}; the seller keeps it at ${seller} psu, ${Math.abs(apart).toFixed(1)} apart. ${
+    words: `${read}; the seller keeps it at ${said(seller)}, ${Math.abs(apart).toFixed(1)} psu apart. ${
       canBeSet
         ? swap?.ok
           ? `Nobody lives there: swap ${swap.value.totalL.toFixed(1)} L for fresh water, prepared and warm.`
@@ -140,7 +143,9 @@ export function salinity(asking: Asking): PreparationDraft | null {
 export const canBeMatched = (journal: Journal, tank: Tank): boolean => residentsOf(journal, tank.id).length === 0
 
 export function heater(asking: Asking): PreparationDraft {
-  const { journal, tank, now } = asking
+  const { journal, tank, now, settings } = asking
+  const warmth = (celsius: number) =>
+    `${typedFigure('temperatureC', celsius, settings.units)} ${figureUnit('temperatureC', settings.units)}`
   const title = 'Heater, and warmth that stays'
   const runs = equipmentOf(journal, tank.id).some(({ item, running }) => item === 'heater' && running)
   const last = lastValue(journal, tank.id, 'temp')
@@ -151,8 +156,14 @@ export function heater(asking: Asking): PreparationDraft {
   const band = bandFor(parameterById('temp')!, tank.profile) ?? [HEATER.low, HEATER.high]
   const [low, high] = [band[0] ?? HEATER.low, band[1] ?? HEATER.high]
   return last.value < low || last.value > high
-    ? { id: 'heater', state: 'missing', title, words: `${last.value.toFixed(1)} °C: ${low} to ${high} wanted.`, by }
-    : { id: 'heater', state: 'ok', title, words: `It runs; ${last.value.toFixed(1)} °C.`, by: null }
+    ? {
+        id: 'heater',
+        state: 'missing',
+        title,
+        words: `${warmth(last.value)}: ${warmth(low)} to ${warmth(high)} wanted.`,
+        by,
+      }
+    : { id: 'heater', state: 'ok', title, words: `It runs; ${warmth(last.value)}.`, by: null }
 }
 
 export function air(asking: Asking): PreparationDraft {

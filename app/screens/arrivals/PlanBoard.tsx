@@ -4,24 +4,24 @@ import { styled } from 'styled-components'
 import type { ContainerPlan } from '../../../core/acclimation/together.ts'
 import type { Way } from '../../../core/acclimation/ways.ts'
 import { bagField, readBagForm, type BagContext, type BagReading } from '../../../core/arrivals/bag-form.ts'
-import { WAY_NAMES } from '../../../core/arrivals/step-words.ts'
-import type { Content, ContentOf } from '../../../core/journal/entry.ts'
+import { runStarted, type RunStarted } from '../../../core/arrivals/start.ts'
 import { timeOf } from '../../../core/time/words.ts'
-import { iso, MS_PER_MINUTE } from '../../../core/time/zone.ts'
+import { MS_PER_MINUTE } from '../../../core/time/zone.ts'
 import { allowSound } from '../../arrivals/ring.ts'
 import { thisInstant, useNow } from '../../frame/now.tsx'
 import { useKeeping, UnkeptNote } from '../../journal/keeping.tsx'
 import { newId } from '../../journal/opened.ts'
 import { useHousehold } from '../../journal/provider.tsx'
-import { Button, PrimaryButton } from '../../look/buttons.ts'
-import { Bar, Figure, Heading, Line, Small, Stack } from '../../look/text.ts'
+import { PrimaryButton } from '../../look/buttons.ts'
+import { Bar, Heading, Line, Small, Stack } from '../../look/text.ts'
 import { useIsPhone } from '../../look/useWidth.ts'
 import { listed } from '../../words/numbers.ts'
-import { parameterValue, quantityText } from '../../words/quantities.ts'
+import { Advice } from './Advice.tsx'
 import { BagFields } from './BagFields.tsx'
 import { useDraft } from './draft.ts'
+import { MatchTank } from './MatchTank.tsx'
+import { Tick } from './Tick.ts'
 import { useComparison } from './useComparison.ts'
-import { matchingSwap, wayFigure } from './way-words.ts'
 import { Ways } from './Ways.tsx'
 
 const Layout = styled.div`
@@ -34,63 +34,17 @@ const Layout = styled.div`
   }
 `
 
-const Reasons = styled.ul`
-  font-size: 15px;
-  line-height: 1.4;
-  color: var(--ink);
-  li {
-    padding-left: 16px;
-    text-indent: -16px;
-  }
-  li::before {
-    content: '–';
-    display: inline-block;
-    width: 16px;
-    text-indent: 0;
-    color: var(--quiet);
-  }
-`
-
-const Tick = styled.label`
-  display: flex;
-  gap: 10px;
-  align-items: flex-start;
-  min-height: 44px;
-  padding-top: 8px;
-  cursor: pointer;
-  line-height: 1.35;
-  input {
-    width: 20px;
-    height: 20px;
-    margin: 1px 0 0;
-    flex: none;
-    accent-color: var(--second);
-  }
-`
-
-const Advised = styled.div`
-  display: grid;
-  grid-template-columns: minmax(0, 1fr) minmax(0, 1.15fr);
-  gap: 6px 32px;
-  align-items: start;
-  @media (max-width: 759px) {
-    grid-template-columns: minmax(0, 1fr);
-  }
-`
-
 const Waiting = styled.div`
   border-top: 1.5px solid var(--ink);
   padding: 18px 0;
   color: var(--quiet);
 `
 
-type RunAnimal = ContentOf<'acclimation-start'>['animals'][number]
-
 /** Everything a plan's page needs to know of who goes where. */
 export interface PlanSource {
   context: BagContext
   /** As the run keeps them. */
-  animals: readonly RunAnimal[]
+  animals: RunStarted['animals']
   source: string | null
   /** Names what is typed, so that a reload finds it. */
   draft: string
@@ -189,7 +143,18 @@ function Containers({ source, read, plan, isBehind, onStarted }: ContainersProps
   const toMatch = chosen.find(({ way }) => way.kind === 'match-and-release')
   const start = async () => {
     allowSound()
-    const runs = chosen.map(({ container, way }) => startContents(source, read, container, way, thisInstant()))
+    const runs = chosen.map(({ container, way }) =>
+      runStarted({
+        ...source,
+        from: source.context.from?.tank ?? null,
+        tank: source.context.tank,
+        read,
+        container,
+        way,
+        runId: newId(),
+        now: thisInstant(),
+      }),
+    )
     const kept = await keep(runs.flatMap(({ contents }) => contents))
     if (!kept) return
     onStarted()
@@ -277,166 +242,4 @@ function Containers({ source, read, plan, isBehind, onStarted }: ContainersProps
       })}
     </Stack>
   )
-}
-
-/** What is advised, in words with its reasons; the number that is acted on the largest. */
-function Advice({
-  title,
-  container: { comparison },
-  way,
-  source,
-  question,
-}: {
-  title: string | null
-  container: ContainerPlan
-  way: Way
-  source: PlanSource
-  question: NonNullable<BagReading['question']>
-}) {
-  const { figure, how } = wayFigure(way)
-  const { advised, reasons, keptWarm } = comparison
-  const isAdvised = way.kind === advised
-  const swap =
-    way.kind === 'match-and-release'
-      ? matchingSwap(source.context.tank.volume?.netL ?? null, question.tank, question.animals[0]!.bag.salinityPsu)
-      : null
-  return (
-    <section aria-label={title ? `Advice for ${title}` : 'Advice'}>
-      <Stack $gap={8}>
-        {title && <h2 style={{ fontSize: 19 }}>{title}</h2>}
-        {advised === null ? (
-          <Bar $tone="act">
-            No way keeps all its limits.{' '}
-            {keptWarm && 'Kept warm by a float collar or warm packs, it could be mixed: tick it.'}
-          </Bar>
-        ) : null}
-        <Advised>
-          <div>
-            <Small as="span" style={{ fontSize: 15 }}>
-              {isAdvised ? 'Advised: ' : advised === null ? 'Chosen: ' : 'Chosen against the advice: '}
-              {WAY_NAMES[way.kind].toLowerCase()}
-            </Small>
-            <div>
-              <Figure $size={40}>
-                {swap && swap.withWhat === 'fresh' ? `${Number(swap.litres.toPrecision(3))} L` : figure}
-              </Figure>
-            </div>
-            <div style={{ fontSize: 17, lineHeight: 1.35 }}>
-              {swap && swap.withWhat === 'fresh'
-                ? `of ${source.context.tank.name} swapped for fresh water first; then ${way.moveAt} minutes afloat, opened and across at once`
-                : how}
-            </div>
-          </div>
-          <Reasons aria-label="Reasons">
-            {reasons.map((reason) => (
-              <li key={reason}>{reason}</li>
-            ))}
-          </Reasons>
-        </Advised>
-      </Stack>
-    </section>
-  )
-}
-
-/** Setting the tank to the bag before the bag is opened: how much, and that it is done. */
-function MatchTank({
-  source,
-  container,
-  question,
-  isDone,
-  onDone,
-}: {
-  source: PlanSource
-  container: ContainerPlan
-  question: NonNullable<BagReading['question']>
-  isDone: boolean
-  onDone: (done: boolean) => void
-}) {
-  const { settings } = useHousehold()
-  const { keep, busy, unkept } = useKeeping()
-  const { tank } = source.context
-  const target = container.bag.salinityPsu
-  const said = quantityText(parameterValue('salinity', target, settings.units))
-  const swap = matchingSwap(tank.volume?.netL ?? null, question.tank, target)
-  const log = async () => {
-    const happened = iso(thisInstant())
-    const contents: Content[] = [
-      { kind: 'water-change', happened, tankId: tank.id, litres: swap!.litres, replacement: { salinityPsu: 0 } },
-    ]
-    await keep(contents)
-  }
-  if (tank.water === 'freshwater')
-    return (
-      <Tick>
-        <input type="checkbox" checked={isDone} onChange={(event) => onDone(event.target.checked)} />
-        <span>
-          {tank.name} has the bag’s hardness and pH now, as far as they can be matched, and was measured after it.
-        </span>
-      </Tick>
-    )
-  return (
-    <Stack $gap={8}>
-      {swap && (
-        <Bar $tone="soon">
-          {swap.withWhat === 'fresh'
-            ? `Swap ${Number(swap.litres.toPrecision(3))} L of ${tank.name} for fresh water: dechlorinated, at the tank’s warmth, in slowly, with the bacteria’s sponge kept wet. Measure it after a quarter of an hour of flow.`
-            : `Raise ${tank.name} by ${swap.apart.toFixed(1)} psu with mixed salt water before the animal is in; dry salt never with an animal in the water.`}{' '}
-          Afterwards it goes back up by one or two psu a day at most.
-        </Bar>
-      )}
-      {swap?.withWhat === 'fresh' && (
-        <div>
-          <Button onPress={() => void log()} isDisabled={busy}>
-            Log the swap of {Number(swap.litres.toPrecision(3))} L
-          </Button>
-        </div>
-      )}
-      {unkept && <UnkeptNote unkept={unkept} />}
-      <Tick>
-        <input type="checkbox" checked={isDone} onChange={(event) => onDone(event.target.checked)} />
-        <span>
-          {tank.name} stands at {said} now, measured with the instrument that will measure the bag.
-        </span>
-      </Tick>
-    </Stack>
-  )
-}
-
-/** A run as it begins: what it rests on, how it goes, and, between own tanks, that it is open from the start. */
-function startContents(
-  { context, animals, source }: PlanSource,
-  read: BagReading,
-  container: ContainerPlan,
-  way: Way,
-  now: number,
-): { runId: string; contents: Content[] } {
-  const question = read.question!
-  const runId = newId()
-  const happened = iso(now)
-  const start: ContentOf<'acclimation-start'> = {
-    kind: 'acclimation-start',
-    happened,
-    runId,
-    tankId: context.tank.id,
-    ...(context.from && { fromTankId: context.from.tank.id }),
-    animals: animals.filter(({ animalId }) => container.ids.includes(animalId)),
-    way: way.kind,
-    ...(way.method && { method: way.method }),
-    setting: {
-      bag: container.bag,
-      tank: question.tank,
-      container: question.container,
-      room: question.room,
-      float: question.float,
-      ...(question.gasExchangePerHour !== undefined && { gasExchangePerHour: question.gasExchangePerHour }),
-    },
-    limits: container.limits,
-    shippingHours: question.shippingHours,
-    ...(source !== null && { source }),
-    assumed: Object.keys(read.assumed).map((id) => id.slice(-40)),
-    ...(way.broken.length > 0 && { knowing: way.broken.map(({ words }) => words).join('; ') }),
-  }
-  const opened: Content[] =
-    question.float.minutes === 0 ? [{ kind: 'acclimation-event', happened, runId, event: 'opened' }] : []
-  return { runId, contents: [start, ...opened] }
 }

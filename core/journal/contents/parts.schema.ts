@@ -1,0 +1,19 @@
+import Type, { type TProperties } from 'typebox'
+import { instant, strict } from '../../schema/types.ts'
+
+/** Names something within the journal. */
+export const id = (description?: string) =>
+  Type.String({ minLength: 1, maxLength: 64, pattern: '^[A-Za-z0-9_-]+$', ...(description && { description }) })
+export const name = (description?: string) =>
+  Type.String({ minLength: 1, maxLength: 80, ...(description && { description }) })
+export const words = (description?: string) =>
+  Type.String({ minLength: 1, maxLength: 4000, ...(description && { description }) })
+export const count = (description?: string) =>
+  Type.Integer({ minimum: 1, maximum: 100_000, ...(description && { description }) })
+export const finiteValue = () => Type.Number()
+/** A property that may be left out. */
+export const opt = Type.Optional
+
+/** What every content has: its kind and the time it happened. */
+export const content = <K extends string, P extends TProperties>(kind: K, properties: P, description: string) =>
+  strict({ kind: Type.Literal(kind), happened: instant(), note: opt(words()), ...properties }, description)
