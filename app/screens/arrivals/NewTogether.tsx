@@ -1,6 +1,7 @@
 import { useState } from 'react'
 import { useNavigate, useSearchParams } from 'react-router'
 import { styled } from 'styled-components'
+import { meetingMoves } from '../../../core/arrivals/introducing.ts'
 import { INTRODUCTION_WAYS, type IntroductionWay } from '../../../core/arrivals/introductions.ts'
 import { INTRODUCTION } from '../../../core/catalogue/handbook/introduction.data.ts'
 import {
@@ -22,6 +23,8 @@ import { ButtonLink, PlainButton, PrimaryButton } from '../../look/buttons.ts'
 import { HandbookLink } from '../../look/HandbookLink.tsx'
 import { Page } from '../../look/page.ts'
 import { Heading, Line, Small, Stack, Title } from '../../look/text.ts'
+import { contentMarks, marksText, wordingOf } from '../../words/entries.ts'
+import { listed } from '../../words/numbers.ts'
 import { Chips, Select, Text } from './together-parts.ts'
 
 const Ways = styled.div`
@@ -51,7 +54,7 @@ const Ways = styled.div`
 
 /** Bringing animals together: what must be true before the door is opened is written down first. */
 export function NewTogether() {
-  const { journal } = useHousehold()
+  const { journal, settings } = useHousehold()
   const [search] = useSearchParams()
   const navigate = useNavigate()
   const { keep, busy, unkept } = useKeeping()
@@ -72,6 +75,14 @@ export function NewTogether() {
   const there = residentsOf(journal, tankId).filter(({ id }) => !who.includes(id))
   const flip = (list: readonly string[], id: string) =>
     list.includes(id) ? list.filter((one) => one !== id) : [...list, id]
+  const plan = {
+    way,
+    tankId,
+    animalIds: [...who],
+    ...(rivals.length > 0 && { rivalIds: [...rivals] }),
+    ...(way === 'neutral' && neutralTankId && { neutralTankId }),
+  }
+  const moves = meetingMoves(journal, plan, thisInstant())
   const begin = async () => {
     const now = thisInstant()
     const introId = newId()
@@ -79,17 +90,13 @@ export function NewTogether() {
       kind: 'introduction-start',
       happened: iso(now),
       introId,
-      way,
-      tankId,
-      animalIds: [...who],
-      ...(rivals.length > 0 && { rivalIds: [...rivals] }),
-      ...(way === 'neutral' && neutralTankId && { neutralTankId }),
+      ...plan,
       conditions: written
         .filter(({ words }) => words.trim() !== '')
         .map(({ id, words }) => ({ id, words: words.trim() })),
       notBefore: iso(now + INTRODUCTION_WAYS[way].leastHours * MS_PER_HOUR),
     }
-    if (await keep([content])) void navigate(`/arrivals/together/${introId}`)
+    if (await keep([content, ...meetingMoves(journal, content, now)])) void navigate(`/arrivals/together/${introId}`)
   }
   const chips = (animals: readonly Animal[], picked: readonly string[], pick: (id: string) => void, label: string) => (
     <Chips role="group" aria-label={label}>
@@ -186,6 +193,11 @@ export function NewTogether() {
             </PlainButton>
           </div>
         </Stack>
+        {moves.length > 0 && (
+          <Small style={{ fontSize: 15 }}>
+            Kept with it: {listed(moves.map((move) => marksText(contentMarks(move, wordingOf(journal, settings)))))}.
+          </Small>
+        )}
         {unkept && <UnkeptNote unkept={unkept} />}
         <Line>
           <PrimaryButton onPress={() => void begin()} isDisabled={busy || who.length === 0 || tankId === ''}>

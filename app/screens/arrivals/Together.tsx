@@ -1,6 +1,7 @@
 import { useState } from 'react'
 import { useParams } from 'react-router'
 import { styled } from 'styled-components'
+import { openingContents } from '../../../core/arrivals/introducing.ts'
 import {
   introductionById,
   INTRODUCTION_WAYS,
@@ -10,8 +11,7 @@ import {
   type Introduction,
 } from '../../../core/arrivals/introductions.ts'
 import { SKIRMISHES } from '../../../core/catalogue/handbook/introduction.data.ts'
-import { animalById, tankOfAnimal } from '../../../core/household/animals.ts'
-import type { Content, ContentOf } from '../../../core/journal/entry.ts'
+import type { ContentOf } from '../../../core/journal/entry.ts'
 import { momentBeside } from '../../../core/time/words.ts'
 import { iso } from '../../../core/time/zone.ts'
 import { FigureField } from '../../fields/plain.tsx'
@@ -94,21 +94,7 @@ function TogetherBody({ intro }: { intro: Introduction }) {
         ...(outcome === 'stopped' && reasons.length > 0 && { why: reasons.join('; ') }),
       },
     ])
-  const open = (): Promise<unknown> => {
-    const happened = iso(thisInstant())
-    const contents: Content[] = [
-      { ...base, kind: 'introduction-mark', happened, mark: intro.way === 'neutral' ? 'home' : 'opened' },
-    ]
-    // Going home from a neutral tank is a move of everyone who met there.
-    if (intro.way === 'neutral' && intro.neutralTankId)
-      for (const animalId of [...intro.animalIds, ...intro.rivalIds]) {
-        const animal = animalById(journal, animalId)
-        const from = animal && tankOfAnimal(animal)
-        if (from && from !== intro.tankId)
-          contents.push({ kind: 'move', happened, animalId, fromTankId: from, toTankId: intro.tankId })
-      }
-    return keep(contents)
-  }
+  const open = (why?: string): Promise<unknown> => keep(openingContents(journal, intro, thisInstant(), why))
   return (
     <Page>
       <Stack $gap={20}>
@@ -175,7 +161,7 @@ function TogetherBody({ intro }: { intro: Introduction }) {
                   opens={opens}
                   busy={busy}
                   onOpen={() => void open()}
-                  onAnyway={(why) => void mark({ mark: 'opened', why })}
+                  onAnyway={(why) => void open(why)}
                 />
               ) : (
                 <Line>

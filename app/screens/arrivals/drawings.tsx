@@ -106,7 +106,7 @@ const Dots = ({ at, r = 1.4 }: { at: readonly (readonly [number, number])[]; r?:
   </>
 )
 
-const DUST = Array.from({ length: 44 }, (_, i) => [18 + ((i * 7) % 28), 17 + ((i * 5) % 16)] as const)
+const DUST = Array.from({ length: 44 }, (_, i) => [18 + ((i * 11) % 29), 17 + ((i * 7) % 16)] as const)
 
 const DRAWINGS: Readonly<Record<string, ReactNode>> = {
   'bag-leaking': (

@@ -1,0 +1,259 @@
+import { fireEvent, screen, waitFor, within } from '@testing-library/react'
+import { Route, Routes, useLocation } from 'react-router'
+import type { Content } from '../../../core/journal/entry.ts'
+import { arrival } from '../../../core/journal/testing.ts'
+import { renderInHousehold, sampleOf } from '../../../scripts/testing/app.tsx'
+import { awaited, TWO_TANKS } from '../../../scripts/testing/arrivals.ts'
+import { useHousehold } from '../../journal/provider.tsx'
+import { BoxPage } from './BoxPage.tsx'
+
+function Lines() {
+  const { journal } = useHousehold()
+  const { pathname } = useLocation()
+  const kinds = ['sighting', 'dead-on-arrival', 'expected', 'task', 'acclimation-start', 'water-change'] as const
+  const lines = kinds.flatMap((kind) => journal.ofKind(kind).map(({ content }) => content))
+  return (
+    <>
+      <output aria-label="lines">{JSON.stringify(lines)}</output>
+      <output aria-label="address">{pathname}</output>
+    </>
+  )
+}
+
+async function open(step: string, ...contents: Content[]) {
+  const view = await renderInHousehold(
+    <>
+      <Routes>
+        <Route path="/arrivals/box/:boxId/:step?" element={<BoxPage />} />
+      </Routes>
+      <Lines />
+    </>,
+    sampleOf(...TWO_TANKS, ...contents),
+    `/arrivals/box/box/${step}`,
+  )
+  const lines = <K extends Content['kind']>(kind: K) =>
+    (JSON.parse(screen.getByLabelText('lines').textContent) as Content[]).filter(
+      (content): content is Extract<Content, { kind: K }> => content.kind === kind,
+    )
+  return { ...view, lines }
+}
+
+beforeEach(() => localStorage.clear())
+
+const SHRIMP = { expectedId: 'shrimp', species: 'cleaner shrimp', group: 'shrimp-crab-snail', count: 2 } as const
+
+test('a box that has come, or never was, says so', async () => {
+  await open('prepare')
+  expect(screen.getByRole('heading', { name: 'Nothing awaited here' })).toBeInTheDocument()
+})
+
+describe('prepare', () => {
+  test('what is missing stands first, each with what the journal says; a tick is kept', async () => {
+    const { user, lines } = await open('prepare', awaited())
+    const side = screen.getByRole('region', { name: 'Side tub' })
+    const items = within(side).getAllByRole('listitem')
+    expect(items[0]).toHaveAttribute('data-state', 'missing')
+    const cycled = items.find((item) => item.dataset['prep'] === 'cycled')!
+    expect(cycled).toHaveTextContent('No ammonia reading of the last three days')
+    const states = items.map((item) => item.dataset['state'])
+    expect(states.lastIndexOf('missing')).toBeLessThan(states.indexOf('ok'))
+    await user.click(within(side).getByRole('button', { name: /Hides.*: it is so/ }))
+    await waitFor(() => expect(lines('task')).toHaveLength(1))
+    expect(within(side).queryByRole('button', { name: /Hides.*: it is so/ })).not.toBeInTheDocument()
+  })
+
+  test('straight into a display is allowed: the risk first, the watch instead, and it can be undone', async () => {
+    const { user, lines } = await open('prepare', awaited({ tankId: 'hall' }))
+    expect(screen.getByText(/What is left of the risk/)).toBeInTheDocument()
+    expect(screen.getByText(/Watched instead, for 30 days/)).toBeInTheDocument()
+    await user.click(screen.getByRole('button', { name: /No quarantine, by choice/ }))
+    await waitFor(() => expect(lines('expected').at(-1)).toMatchObject({ noQuarantine: true }))
+    await user.click(await screen.findByRole('button', { name: /rather quarantine/ }))
+    await waitFor(() => expect(lines('expected').at(-1)).toMatchObject({ noQuarantine: false }))
+  })
+
+  test('a quarantine tank asks for no such choice', async () => {
+    await open('prepare', awaited())
+    expect(screen.queryByText(/What is left of the risk/)).not.toBeInTheDocument()
+  })
+})
+
+describe('look it over', () => {
+  test('what is ticked is kept as a sighting with the catalogue’s signs; what to do stands at once', async () => {
+    const { user, lines } = await open('inspect', awaited())
+    const orchid = screen.getByRole('region', { name: 'orchid dottyback' })
+    await user.click(within(orchid).getByRole('button', { name: /^white grains/ }))
+    expect(within(orchid).getAllByRole('status').at(-1)).toHaveTextContent(/^white grains: /)
+    await user.click(within(orchid).getByRole('button', { name: 'Log what was found on orchid dottyback' }))
+    await waitFor(() => expect(lines('sighting')).toHaveLength(1))
+    expect(lines('sighting')[0]).toMatchObject({
+      animalIds: ['orchid'],
+      tankId: 'side',
+      signs: [{ sign: 'white-grains-countable', present: true }],
+    })
+    expect(within(orchid).getByText(/^✓ \d\d:\d\d white grains/)).toBeInTheDocument()
+  })
+
+  test('nothing found is something, and is kept', async () => {
+    const { user, lines } = await open('inspect', awaited())
+    await user.click(screen.getByRole('button', { name: 'orchid dottyback: nothing found' }))
+    await waitFor(() =>
+      expect(lines('sighting')[0]).toMatchObject({
+        signs: [],
+        words: expect.stringMatching(/nothing found/) as string,
+      }),
+    )
+  })
+
+  test('gill beats by the key: a rate after some, and too fast is a sign of its own', async () => {
+    const clock = jest.spyOn(performance, 'now')
+    const { user, lines } = await open('inspect', awaited())
+    const pad = screen.getByRole('button', { name: /gill beat of orchid dottyback/ })
+    let at = 1000
+    for (let i = 0; i < 12; i++) {
+      clock.mockReturnValue((at += 400))
+      fireEvent.keyDown(pad, { key: ' ' })
+    }
+    clock.mockRestore()
+    expect(screen.getByText('150')).toBeInTheDocument()
+    await user.click(screen.getByRole('button', { name: 'orchid dottyback: nothing found' }))
+    await waitFor(() =>
+      expect(lines('sighting')[0]).toMatchObject({
+        breathsPerMinute: 150,
+        signs: [{ sign: 'breathing-fast', present: true }],
+      }),
+    )
+  })
+
+  test('of two, one dead: asked how many, the photo first; the other is still awaited', async () => {
+    const { user, lines } = await open('inspect', awaited(SHRIMP))
+    await user.click(screen.getByRole('button', { name: '2 cleaner shrimp: dead on arrival' }))
+    expect(screen.getByText(/Photograph it in the shut bag first/)).toBeInTheDocument()
+    await user.click(screen.getByRole('button', { name: '1 of 2 dead' }))
+    await waitFor(() => expect(lines('dead-on-arrival')).toMatchObject([{ expectedId: 'shrimp', count: 1 }]))
+    expect(await screen.findByRole('region', { name: 'cleaner shrimp' })).toBeInTheDocument()
+  })
+
+  test('who carries venom or palytoxin is said before anything is touched', async () => {
+    await open(
+      'inspect',
+      awaited({ species: 'zoanthid frag', group: 'coral-soft' }),
+      awaited({ expectedId: 'lion', species: 'dwarf lionfish', group: 'eel-lionfish' }),
+    )
+    for (const [name, words] of [
+      ['zoanthid frag', 'palytoxin'],
+      ['dwarf lionfish', 'Venomous'],
+    ] as const) {
+      const text = screen.getByRole('region', { name }).textContent
+      expect(text.indexOf(words)).toBeGreaterThan(0)
+      expect(text.indexOf(words)).toBeLessThan(text.indexOf('nothing found'))
+    }
+  })
+})
+
+describe('plan the way', () => {
+  const bag = () => screen.getByRole('group', { name: 'Bag of orchid dottyback' })
+  const advice = () => screen.findByRole('region', { name: 'Advice' })
+
+  test('litres are all it waits for: hours were announced, the rest is assumed and says so', async () => {
+    const { user } = await open('plan', awaited())
+    expect(screen.getByText(/How many litres are round orchid dottyback/)).toBeInTheDocument()
+    expect(within(bag()).getByLabelText('pH')).toHaveAccessibleDescription('assumed')
+    await user.type(within(bag()).getByLabelText('Water round it'), '1.2')
+    expect(await advice()).toHaveTextContent('Advised: ')
+    expect(screen.getByText(/The bag’s salinity is assumed, and it decides more/)).toBeInTheDocument()
+    await user.type(within(bag()).getByLabelText('Salinity'), '31.6')
+    await waitFor(() => expect(screen.queryByText(/The bag’s salinity is assumed/)).not.toBeInTheDocument())
+  })
+
+  test.each([
+    ['pH', '70', '5.5 to 9 is plausible'],
+    ['Salinity', '350', '0 psu to 45 psu is plausible'],
+    ['Water round it', '9', 'more than the container’s 4 L'],
+  ])(
+    '%s %s: beside the field, what is plausible; what was typed stays, and so does the last plan',
+    async (label, typed, words) => {
+      const { user } = await open('plan', awaited())
+      await user.type(within(bag()).getByLabelText('Water round it'), '1.2')
+      const rest = screen.getByRole('group', { name: 'Container and room' })
+      await user.type(within(rest).getByLabelText('Holds'), '4')
+      await advice()
+      const field = within(bag()).getByLabelText(label)
+      await user.clear(field)
+      await user.type(field, typed)
+      expect(await within(bag()).findByRole('alert')).toHaveTextContent(words)
+      expect(field).toHaveValue(typed)
+      expect(await advice()).toBeInTheDocument()
+      expect(screen.getByText(/What was typed last does not fit/)).toBeInTheDocument()
+      expect(screen.getByRole('button', { name: /^Start the float/ })).toBeDisabled()
+    },
+  )
+
+  test('what was typed is there again after the page was left', async () => {
+    const { user, unmount } = await open('plan', awaited())
+    await user.type(within(bag()).getByLabelText('Water round it'), '1.2')
+    await waitFor(() => expect(Object.values(localStorage).join(' ')).toContain('1.2'))
+    unmount()
+    await open('plan', awaited())
+    expect(within(bag()).getByLabelText('Water round it')).toHaveValue('1.2')
+    expect(await advice()).toBeInTheDocument()
+  })
+
+  test('the float begun is a run in the journal, and the page goes to it', async () => {
+    const { user, lines } = await open('plan', awaited())
+    await user.type(within(bag()).getByLabelText('Water round it'), '1.2')
+    await user.type(within(bag()).getByLabelText('Salinity'), '31.6')
+    const start = await screen.findByRole('button', { name: 'Start the float: 20 minutes' })
+    await waitFor(() => expect(start).toBeEnabled())
+    await user.click(start)
+    await waitFor(() => expect(lines('acclimation-start')).toHaveLength(1))
+    const [begun] = lines('acclimation-start')
+    expect(begun).toMatchObject({
+      tankId: 'side',
+      shippingHours: 18,
+      setting: { bag: { volumeL: 1.2, salinityPsu: 31.6 }, tank: { salinityPsu: 33, temperatureC: 25 } },
+    })
+    await waitFor(() => expect(screen.getByLabelText('address')).toHaveTextContent(`/arrivals/run/${begun!.runId}`))
+  })
+
+  test('a tank to be set to the bag: how much is swapped, logged; no float before it is said to be so', async () => {
+    const { user, lines } = await open('plan', awaited({ hoursInTransit: 48 }))
+    await user.type(within(bag()).getByLabelText('Water round it'), '1.2')
+    await user.type(within(bag()).getByLabelText('Salinity'), '26')
+    const section = await advice()
+    expect(section).toHaveTextContent(/match the tank, then across/i)
+    const start = screen.getByRole('button', { name: /^Start the float/ })
+    expect(start).toBeDisabled()
+    // (33 − 26) ∕ 33 of 64.75 L.
+    await user.click(await screen.findByRole('button', { name: 'Log the swap of 13.7 L' }))
+    await waitFor(() => expect(lines('water-change')[0]?.litres).toBeCloseTo((64.75 * 7) / 33, 2))
+    await user.click(screen.getByRole('checkbox', { name: /Side tub stands at 26.0 psu now/ }))
+    await waitFor(() => expect(start).toBeEnabled())
+  })
+
+  test('two whose limits clash go in two containers, and it says why', async () => {
+    const { user } = await open('plan', awaited(), awaited({ ...SHRIMP, tankId: 'side' }))
+    const bagOf = (name: string) => screen.getByRole('group', { name: `Bag of ${name}` })
+    for (const [name, psu] of [
+      ['orchid dottyback', '27'],
+      ['2 cleaner shrimp', '33'],
+    ] as const) {
+      await user.type(within(bagOf(name)).getByLabelText('Water round it'), '1')
+      await user.type(within(bagOf(name)).getByLabelText('Salinity'), psu)
+    }
+    expect(await screen.findByText(/^Two containers:/)).toBeInTheDocument()
+    expect(screen.getByRole('region', { name: 'Advice for orchid dottyback' })).toBeInTheDocument()
+    expect(screen.getByRole('region', { name: 'Advice for 2 cleaner shrimp' })).toBeInTheDocument()
+    expect(screen.getByRole('button', { name: /^Start the floats/ })).toBeInTheDocument()
+  })
+
+  test('among residents the tank is not set to a bag', async () => {
+    const { user } = await open('plan', awaited({ tankId: 'hall' }), arrival('needle', 'hall', 2, 1, 'Needle'))
+    await user.type(within(bag()).getByLabelText('Water round it'), '1.2')
+    await user.type(within(bag()).getByLabelText('Salinity'), '26')
+    expect(await advice()).toHaveTextContent('No way keeps all its limits')
+    expect(screen.getByRole('checkbox', { name: /can be set to the bag beforehand/ })).not.toBeChecked()
+    await user.click(screen.getByRole('checkbox', { name: /I know that this way does not keep all limits/ }))
+    await waitFor(() => expect(screen.getByRole('button', { name: /^Start the float/ })).toBeEnabled())
+  })
+})
