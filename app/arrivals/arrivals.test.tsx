@@ -166,16 +166,18 @@ describe('the ring', () => {
     expect(rings).toBe(0)
     rerender(<Bell due="scoop 1" />)
     expect(rings).toBe(1)
-    act(() => jest.advanceTimersByTime(31_000))
+    act(() => void jest.advanceTimersByTime(31_000))
     expect(rings).toBe(3)
     rerender(<Bell due={null} />)
-    act(() => jest.advanceTimersByTime(60_000))
+    act(() => void jest.advanceTimersByTime(60_000))
     expect(rings).toBe(3)
   })
 
   test('a page looked at again rings at once for what is past due', () => {
     render(<Bell due="open" />)
-    act(() => document.dispatchEvent(new Event('visibilitychange')))
+    act(() => {
+      document.dispatchEvent(new Event('visibilitychange'))
+    })
     expect(rings).toBe(2)
   })
 
@@ -198,8 +200,10 @@ describe('the screen', () => {
     Object.assign(navigator, { wakeLock: { request } })
     const { unmount } = render(<Shown />)
     expect(await screen.findByText('awake')).toBeInTheDocument()
-    await act(async () => void document.dispatchEvent(new Event('visibilitychange')))
-    expect(request).toHaveBeenCalledTimes(2)
+    act(() => {
+      document.dispatchEvent(new Event('visibilitychange'))
+    })
+    await waitFor(() => expect(request).toHaveBeenCalledTimes(2))
     unmount()
     expect(release).toHaveBeenCalled()
   })

@@ -32,6 +32,39 @@ describe('the ways side by side', () => {
     expect(kinds({ ways }).sort()).toEqual(['at-once', 'drip', 'match-and-release', 'scoop'])
   })
 
+  test('a bag a little off, within what is borne at once: across after the float breaks nothing', () => {
+    const asked = question({ bag: { ...setting.bag, salinityPsu: 34.4 } })
+    const { advised, ways, reasons } = compareWays(asked)
+    expect([advised, ways[0]!.kind, ways[0]!.broken]).toEqual(['at-once', 'at-once', []])
+    expect(reasons.join('; ')).toContain('bag and tank are 0.6 psu apart; up to 1 psu are borne at once')
+  })
+
+  test('whatever the bag, the room and the animal: what is advised keeps every limit, or says that nothing does', () => {
+    const figure = (min: number, max: number) => fc.double({ min, max, noNaN: true })
+    fc.assert(
+      fc.property(
+        fc.record({
+          salinityPsu: figure(26, 37),
+          temperatureC: figure(18, 28),
+          pH: figure(6.5, 8.2),
+          tanMgPerL: figure(0, 6),
+          volumeL: figure(0.4, 2),
+        }),
+        figure(16, 27),
+        fc.constantFrom('hawkfish', 'wrasse', 'anemone', 'shrimp-crab-snail', 'star-urchin', 'coral-sps'),
+        fc.boolean(),
+        (bag, roomC, group, tankCanBeMatched) => {
+          const changes = { bag: { ...setting.bag, ...bag }, room: { temperatureC: roomC } }
+          const { advised, ways, reasons } = compareWays(question(changes, { tankCanBeMatched }, group))
+          if (advised === 'match-and-release' || advised === null) expect(advised === null).toBe(!tankCanBeMatched)
+          else expect([ways[0]!.kind, ways[0]!.broken]).toEqual([advised, []])
+          expect(reasons.length).toBeGreaterThan(1)
+        },
+      ),
+      { numRuns: 12 },
+    )
+  })
+
   test('a tank with others in it is not set to a bag: that way is not shown', () => {
     expect(kinds(compareWays(question({}, { tankCanBeMatched: false })))).not.toContain('match-and-release')
   })

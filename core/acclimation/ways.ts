@@ -152,7 +152,8 @@ function crossingWay({ setting, limits, waitMinutes = 0 }: Question, kind: 'matc
   const off = offBy(last, { tank, bag: setting.bag }, limits)
   const trial = {
     readyAt: off.length === 0 ? moveAt : null,
-    peakPsuPerHour: paceOf(last.salinityPsu - tank.salinityPsu),
+    // What is left within the match is borne at once, after any way; more than that is a jump.
+    peakPsuPerHour: off.some(({ what }) => what === 'salinity') ? paceOf(last.salinityPsu - tank.salinityPsu) : 0,
     peakFree: peak.freeAmmoniaMgPerL,
     peakFreeAt: peak.minute,
     off,
@@ -199,17 +200,22 @@ function adviceOf(best: Trial | null, { setting, tankCanBeMatched }: Question): 
   return tankCanBeMatched ? 'match-and-release' : null
 }
 
+function salinityReason(
+  { peakPsuPerHour, readyAt }: Trial,
+  { setting: { bag, tank, float }, limits }: Question,
+): string {
+  return readyAt! <= float.minutes
+    ? `bag and tank are ${psuWords(Math.abs(tank.salinityPsu - bag.salinityPsu))} apart; up to ${psuWords(limits.matchPsu)} are borne at once`
+    : `salinity moves at most ${psuWords(peakPsuPerHour)} an hour; it bears ${psuWords(limits.maxPsuPerHour)}`
+}
+
 function reasonsFor(best: Trial | null, trials: readonly Trial[], question: Question): string[] {
   const { setting, limits, shippingHours, tankCanBeMatched } = question
   const transit = shippingHours > 0 ? [transitReason({ shippingHours, bag: setting.bag })] : []
   if (best)
     return [
       ...transit,
-      ...(mindsSalinity(limits)
-        ? [
-            `salinity moves at most ${psuWords(best.peakPsuPerHour)} an hour; it bears ${psuWords(limits.maxPsuPerHour)}`,
-          ]
-        : []),
+      ...(mindsSalinity(limits) ? [salinityReason(best, question)] : []),
       `free ammonia stays under ${freeWords(Math.max(best.peakFree, 0.001))}; the limit is ${freeWords(limits.maxFreeAmmoniaMgPerL)}`,
       best.readyAt! <= setting.float.minutes
         ? `the bag is within reach of the tank once it has floated`

@@ -7,7 +7,7 @@ test('the moments to come are those of the run, up to the measuring', () => {
   const it = home()
   it.start('run')
   const alarms = alarmsOf(runById(it.journal, 'run')!, it.ms(1, '10:42'))
-  expect(alarms[0]).toEqual({ at: it.ms(1, '10:55'), title: 'Open the bag: floating, sealed' })
+  expect(alarms[0]).toEqual({ at: it.ms(1, '10:55'), title: 'Open the bag: floated long enough' })
   expect(alarms[1]).toEqual({ at: it.ms(1, '11:00'), title: '100 mL: a scoop of tank water in' })
   expect(alarms.at(-1)!.title).toMatch(/^100 mL.*, then Measure/)
   const gaps = alarms.slice(2).map(({ at }, i) => (at - alarms[i + 1]!.at) / 60_000)

@@ -63,3 +63,21 @@ test('scoops that came too fast are said at once', () => {
   for (const minute of [16, 17, 18, 19, 20]) it.event('run', minute, { event: 'scoop', litres: 0.15 })
   expect(warned(it, '11:01').find(({ id }) => id === 'pace')!.text).toMatch(/it bears 2 psu\. Leave the next scoop out/)
 })
+
+test('a container that the room cools never comes within reach, and it says what helps', () => {
+  const it = home()
+  const cold = {
+    bag: { volumeL: 1, temperatureC: 22, salinityPsu: 32.5, pH: 7.4, alkalinityDkh: 7, tanMgPerL: 0.4 },
+    tank: { temperatureC: 25, salinityPsu: 33, pH: 8.1, alkalinityDkh: 8.4, tanMgPerL: 0 },
+    container: { capacityL: 4, leaveL: 2 },
+    room: { temperatureC: 14 },
+    float: { minutes: 5 },
+  }
+  const method = { kind: 'drip', mlPerMinute: 2 } as const
+  it.start('run', { setting: cold, way: 'drip', method })
+  it.event('run', 5, { event: 'opened' })
+  it.event('run', 6, { event: 'drip', mlPerMinute: 2 })
+  expect(warned(it, '11:00').find(({ id }) => id === 'never')!.text).toMatch(
+    /stays \d+(\.\d)? °C off: it loses its warmth to the room\. A float collar/,
+  )
+})

@@ -1,7 +1,9 @@
-import type { Followed } from '../acclimation/follow.ts'
-import { freeWords, minutesWords, psuWords } from '../acclimation/words.ts'
+import { targetOf, type Followed } from '../acclimation/follow.ts'
+import { offBy } from '../acclimation/trials.ts'
+import { degreesWords, freeWords, minutesWords, psuWords } from '../acclimation/words.ts'
 import { timeOf } from '../time/words.ts'
 import type { ZoneClock } from '../time/zone.ts'
+import { offWords } from './release.ts'
 import { instantOf, minuteOf, type Run } from './runs.ts'
 
 /** Something that changes what to do in a run. */
@@ -11,6 +13,15 @@ export interface RunWarning {
   text: string
   /** Whether another way should be looked for. */
   isWayWrong: boolean
+}
+
+/** Why the water never comes within reach: the room that takes its warmth, or what is off at the end. */
+function neverWords({ setup }: Run, { ahead }: Followed): string {
+  const off = offBy(ahead.at(-1)!, targetOf(setup), setup.limits)
+  const [only] = off
+  return off.length === 1 && only!.what === 'temperature'
+    ? `As it goes now the container stays ${degreesWords(Math.abs(only!.by))} off: it loses its warmth to the room. A float collar, warm packs, or set it in a bowl of warm water.`
+    : `As it goes now the water would not come within reach in five hours${off.length > 0 ? `: ${offWords(off)}` : ''}.`
 }
 
 /** What speaks against going on as it goes: the animal's limits, passed or about to be. */
@@ -52,8 +63,7 @@ export function runWarnings(run: Run, followed: Followed, now: number, clock: Zo
       'act',
       `It has waited ${minutesWords(minute)}; ${minutesWords(limits.maxMinutes)} is the longest it should.`,
     )
-  else if (readyAt === null)
-    add('never', 'act', 'As it goes now the water would not come within reach in five hours.', true)
+  else if (readyAt === null) add('never', 'act', neverWords(run, followed), true)
   else if (readyAt > limits.maxMinutes + 0.5)
     add(
       'late',

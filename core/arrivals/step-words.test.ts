@@ -31,3 +31,16 @@ test('every step names what is to be done, and its button what has been', () => 
     'Across',
   ])
 })
+
+test('before its minute a step says what goes on meanwhile', () => {
+  const drip = { kind: 'drip', mlPerMinute: 9 } as const
+  const title = (kind: 'open' | 'scoop' | 'pour-off' | 'measure', isDue: boolean, method: typeof drip | null = null) =>
+    stepWords({ kind, minute: 10, litres: 0.1, toL: 1.5 }, method, isDue).title
+  expect([title('open', false), title('open', true)]).toEqual(['Floating, sealed', 'Floated long enough'])
+  expect([title('pour-off', false, drip), title('pour-off', true, drip)]).toEqual([
+    'It drips; when full, pour off',
+    'Full: pour off, not into a tank',
+  ])
+  expect(title('pour-off', false)).toBe('Before the next scoop, pour off')
+  expect(title('measure', false, drip)).toBe('It drips; near enough, by reckoning, then')
+})

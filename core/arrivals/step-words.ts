@@ -34,31 +34,52 @@ export const WAY_NAMES: Record<WayKind, string> = {
   'at-once': 'Across after the float',
 }
 
-/** What a step asks for, and what its button says once it is done. */
+/**
+ * What a step asks for, and what its button says once it is done.
+ * @param isDue whether its minute has come; before it the words say what goes on meanwhile
+ */
 export function stepWords(
   step: NextStep,
   method: AcclimationMethod | null,
+  isDue = true,
 ): { title: string; figure: string; done: string } {
+  const drips = method?.kind === 'drip'
   switch (step.kind) {
     case 'open':
-      return { title: 'Floating, sealed', figure: 'Open the bag', done: 'The bag is open' }
+      return {
+        title: isDue ? 'Floated long enough' : 'Floating, sealed',
+        figure: 'Open the bag',
+        done: 'The bag is open',
+      }
     case 'scoop':
-      return { title: 'A scoop of tank water in', figure: waterWords(step.litres!), done: 'The scoop is in' }
+      return {
+        title: isDue ? 'A scoop of tank water in' : 'Next, a scoop of tank water',
+        figure: waterWords(step.litres!),
+        done: 'The scoop is in',
+      }
     case 'pour-off':
       return {
-        title: 'Full: pour off, not into a tank',
+        title: isDue
+          ? 'Full: pour off, not into a tank'
+          : `${drips ? 'It drips; when full' : 'Before the next scoop'}, pour off`,
         figure: `down to ${waterWords(step.toL!)}`,
         done: 'Poured off',
       }
     case 'start-drip':
       return {
         title: 'Start the drip',
-        figure: method?.kind === 'drip' ? dripWords(method.mlPerMinute) : 'drip',
+        figure: drips ? dripWords(method.mlPerMinute) : 'drip',
         done: 'It drips',
       }
     case 'measure':
-      return { title: 'By reckoning it is near enough', figure: 'Measure', done: 'Measured' }
+      return {
+        title: isDue
+          ? 'By reckoning it is near enough'
+          : `${drips ? 'It drips; n' : 'N'}ear enough, by reckoning, then`,
+        figure: 'Measure',
+        done: 'Enter what is measured',
+      }
     case 'move':
-      return { title: 'It is time', figure: 'Across', done: 'Across' }
+      return { title: 'It is time', figure: 'Across', done: 'Across now' }
   }
 }

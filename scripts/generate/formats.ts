@@ -95,6 +95,17 @@ A journal file is a JSON text in UTF-8:
 - **A file is read whole or not at all**: a fault is named by its line or path, and nothing of the file is kept.
 - **Versions**: a file of a newer version is refused with a word; older versions are brought forward when read. Format 1 is the first.
 
+## With pictures
+
+A journal that holds photos is exported as a zip archive of two things, and is read back from it in the same way:
+
+- \`journal.json\`: the journal file as above.
+- \`photos/<photoId>.jpg\`: each picture, a JPEG as it was scaled down on the device, named by the \`photoId\` of its \`photo\` entry.
+
+An archive without \`journal.json\`, a picture that is no JPEG, or an archive that came in part only is refused and nothing of it is kept. A picture
+that is not in the archive is missing and nothing else: its entry stays and says so. On a device pictures lie in a store of their own, beside the
+journal's.
+
 ## An entry
 
 ${table(plain(EntryFrame), [])}

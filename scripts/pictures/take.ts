@@ -13,6 +13,38 @@ interface View {
   device: 'desk' | 'phone'
   /** What is done before the picture is taken. */
   before?: (page: Page) => Promise<void>
+  /** The page's clock can be put forward. */
+  clock?: true
+}
+
+/** The bag of tomorrow's dottyback as somebody measured it. */
+async function measureBag(page: Page): Promise<void> {
+  const bag = page.getByRole('group', { name: 'Bag of orchid dottyback' })
+  await bag.getByLabel('Water round it').fill('1.2')
+  await bag.getByLabel('Salinity').fill('31.6')
+  await bag.getByLabel('Temperature').fill('22.5')
+  await page.getByRole('region', { name: 'Advice' }).waitFor()
+  await page.getByRole('button', { name: /^Start the float/, disabled: false }).waitFor()
+}
+
+/** Its run, opened, dripping, with one measurement. */
+async function runBag(page: Page): Promise<void> {
+  await measureBag(page)
+  await page.getByRole('button', { name: /^Start the float/ }).click()
+  const big = page.locator('button[data-next]')
+  for (const minutes of [20, 1]) {
+    await page.clock.fastForward(minutes * 60_000)
+    const step = await big.getAttribute('data-step')
+    await big.click()
+    await page.locator(`button[data-next]:not([data-step="${step}"])`).waitFor()
+  }
+  await page.clock.fastForward(14 * 60_000)
+  const measured = page.getByRole('form', { name: 'Measured in the container' })
+  await measured.getByLabel('Salinity').fill('31.8')
+  await measured.getByLabel('Temperature').fill('24.1')
+  await measured.getByRole('button', { name: 'Log what is measured' }).click()
+  await page.clock.fastForward(90_000)
+  await page.getByRole('heading', { level: 1 }).evaluate((heading) => heading.scrollIntoView({ block: 'center' }))
 }
 
 const VIEWPORTS = { desk: { width: 1280, height: 800 }, phone: { width: 390, height: 844 } }
@@ -44,6 +76,26 @@ const VIEWS: readonly View[] = [
   { name: 'dose-phone', path: '/dose/peroxide?tank=hall&volumeL=345&percent=12', look: 'night', device: 'phone' },
   { name: 'handbook', path: '/handbook/conditions#marine-velvet', look: 'paper', device: 'desk' },
   { name: 'handbook-phone', path: '/handbook?q=palytoxin', look: 'night', device: 'phone' },
+  { name: 'plan', path: '/arrivals/box/box-tomorrow/plan', look: 'paper', device: 'desk', before: measureBag },
+  {
+    name: 'plan-phone',
+    path: '/arrivals/box/box-tomorrow/plan',
+    look: 'night',
+    device: 'phone',
+    before: async (page) => {
+      await measureBag(page)
+      await page.getByRole('region', { name: 'Advice' }).evaluate((advice) => advice.scrollIntoView({ block: 'start' }))
+    },
+  },
+  { name: 'run', path: '/arrivals/box/box-tomorrow/plan', look: 'night', device: 'desk', before: runBag, clock: true },
+  {
+    name: 'run-phone',
+    path: '/arrivals/box/box-tomorrow/plan',
+    look: 'paper',
+    device: 'phone',
+    before: runBag,
+    clock: true,
+  },
   { name: 'records', path: '/records', look: 'night', device: 'desk' },
 ]
 
@@ -54,7 +106,7 @@ await new Promise<void>((resolve) => server.listen(0, '127.0.0.1', resolve))
 const origin = `http://127.0.0.1:${(server.address() as AddressInfo).port}`
 const browser = await chromium.launch({ executablePath: CHROMIUM, args: CHROMIUM_FLAGS })
 const wanted = process.argv.slice(2)
-for (const { name, path, look, device, before } of VIEWS) {
+for (const { name, path, look, device, before, clock } of VIEWS) {
   if (wanted.length > 0 && !wanted.includes(name)) continue
   const context = await browser.newContext({
     viewport: VIEWPORTS[device],
@@ -65,6 +117,7 @@ for (const { name, path, look, device, before } of VIEWS) {
   })
   await context.addInitScript((chosen) => localStorage.setItem('brinvo-look', chosen), look)
   const page = await context.newPage()
+  if (clock) await page.clock.install()
   await page.goto(origin + path)
   await page.getByRole('combobox', { name: /Log line/ }).waitFor()
   await before?.(page)

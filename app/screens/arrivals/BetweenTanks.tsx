@@ -45,9 +45,15 @@ export function BetweenTanks() {
   const { journal } = useHousehold()
   const [params, setParams] = useSearchParams()
   const lived = tanksOf(journal).filter((tank) => residentsOf(journal, tank.id).length > 0)
-  const from = tankById(journal, params.get('from') ?? '') ?? lived[0] ?? null
+  // Release from quarantine is what it is asked for most.
+  const from =
+    tankById(journal, params.get('from') ?? '') ?? lived.find(({ role }) => role === 'quarantine') ?? lived[0] ?? null
   const others = tanksOf(journal).filter((tank) => tank.id !== from?.id && tank.water === from?.water)
-  const to = others.find(({ id }) => id === params.get('to')) ?? others[0] ?? null
+  const to =
+    others.find(({ id }) => id === params.get('to')) ??
+    others.find(({ role }) => role === 'display') ??
+    others[0] ??
+    null
   const residents = from ? residentsOf(journal, from.id) : []
   const asked = (params.get('who') ?? '').split(',').filter(Boolean)
   const who = residents.filter(({ id }) => asked.includes(id))

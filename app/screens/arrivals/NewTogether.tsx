@@ -32,6 +32,9 @@ const Ways = styled.div`
   grid-template-columns: repeat(auto-fit, minmax(min(100%, 260px), 1fr));
   gap: 12px;
   button {
+    display: flex;
+    flex-direction: column;
+    justify-content: flex-start;
     min-height: 92px;
     padding: 10px 14px;
     border: 1.5px solid var(--strong-rule);
@@ -139,7 +142,12 @@ export function NewTogether() {
         </Stack>
         <Stack $gap={8}>
           <Heading as="h2">To live in</Heading>
-          <Select aria-label="To live in" value={tankId} onChange={(event) => setTankId(event.target.value)}>
+          <Select
+            aria-label="To live in"
+            style={{ alignSelf: 'flex-start' }}
+            value={tankId}
+            onChange={(event) => setTankId(event.target.value)}
+          >
             {tanks.map(({ id, name }) => (
               <option key={id} value={id}>
                 {name}

@@ -26,6 +26,7 @@ const Pair = styled.div`
   display: grid;
   grid-template-columns: repeat(2, minmax(0, 1fr));
   gap: 12px;
+  align-items: end;
 `
 
 const MEASURED: readonly WaterFigure[] = ['salinityPsu', 'temperatureC', 'pH', 'tanMgPerL']

@@ -7,7 +7,7 @@ import { offWords } from '../../../core/arrivals/release.ts'
 import { runNow } from '../../../core/arrivals/run-now.ts'
 import { runWarnings } from '../../../core/arrivals/run-warnings.ts'
 import { instantOf, liveRuns, minuteOf, runById, runLabel, type Run } from '../../../core/arrivals/runs.ts'
-import { stepWords } from '../../../core/arrivals/step-words.ts'
+import { methodWords, stepWords } from '../../../core/arrivals/step-words.ts'
 import type { Followed, NextStep } from '../../../core/acclimation/follow.ts'
 import type { Content, ContentOf } from '../../../core/journal/entry.ts'
 import { dayAs, momentBeside, timeOf } from '../../../core/time/words.ts'
@@ -31,13 +31,14 @@ import { Release } from './Release.tsx'
 import { RunMeasure } from './RunMeasure.tsx'
 import { RunState } from './RunState.tsx'
 
+/** On a phone the water stands straight under what is done to it; what the device can and cannot do comes last. */
 const Layout = styled.div`
   display: grid;
-  grid-template-columns: minmax(0, 1fr) minmax(0, 1.05fr);
+  grid-template: 'act water' auto 'device water' 1fr / minmax(0, 1fr) minmax(0, 1.05fr);
   gap: 24px 48px;
   align-items: start;
   @media (max-width: 899px) {
-    grid-template-columns: minmax(0, 1fr);
+    grid-template: 'act' 'water' 'device' / minmax(0, 1fr);
   }
 `
 
@@ -50,13 +51,14 @@ const Clock = styled.div<{ $late: boolean }>`
   ${({ $late }) => $late && 'color: var(--act);'}
 `
 
-const Big = styled.button`
+/** Filled once its minute has come; before it in outline: it can be pressed, but nothing asks for it. */
+const Big = styled.button<{ $isDue: boolean }>`
   width: 100%;
   min-height: 92px;
-  border: 0;
+  border: 2px solid var(--second);
   border-radius: 2px;
-  background: var(--second);
-  color: var(--on-second);
+  background: ${({ $isDue }) => ($isDue ? 'var(--second)' : 'none')};
+  color: ${({ $isDue }) => ($isDue ? 'var(--on-second)' : 'var(--second)')};
   font-size: 24px;
   font-weight: 700;
   cursor: pointer;
@@ -143,7 +145,8 @@ function LiveRun({ run }: { run: Run }) {
   const { next, readyAt } = followed
   const due = instantOf(run, next.minute)
   const isDue = now >= due
-  const words = stepWords(next, run.setup.method)
+  const words = stepWords(next, run.setup.method, isDue)
+  const isNow = isDue && (next.kind === 'move' || next.kind === 'measure')
   const warnings = runWarnings(run, followed, now, settings.clock)
   const awake = useAwake()
   useRing(isDue && !isReleasing ? `${run.id} ${next.kind} ${run.happenings.length}` : null)
@@ -183,6 +186,7 @@ function LiveRun({ run }: { run: Run }) {
           <Small style={{ fontSize: 15 }}>
             to {tankName(journal, run.start.tankId)}, since {timeOf(run.startedAt, settings.clock)}, minute{' '}
             {Math.floor(minuteOf(run, now))}
+            {run.setup.method && `; ${methodWords(run.setup.method)}`}
           </Small>
         </div>
         {others.length > 0 && (
@@ -201,19 +205,19 @@ function LiveRun({ run }: { run: Run }) {
           <Release run={run} followed={followed} onBack={() => setReleasing(false)} />
         ) : (
           <Layout>
-            <Stack $gap={16}>
+            <Stack $gap={16} style={{ gridArea: 'act' }}>
               <section aria-label="Next">
                 <Small style={{ fontSize: 17, color: 'var(--ink)' }}>{words.title}</Small>
                 <Figure $size={40} style={{ whiteSpace: 'normal' }}>
                   {words.figure}
                 </Figure>
-                <Clock $late={isDue && next.kind !== 'move' && next.kind !== 'measure'} role="timer" data-due={isDue}>
-                  {next.kind === 'move' || next.kind === 'measure' ? 'now' : clockText(due - now)}
+                <Clock $late={isDue && !isNow} role="timer" data-due={isDue}>
+                  {isNow ? 'now' : clockText(due - now)}
                 </Clock>
                 <Small style={{ fontSize: 15 }}>
                   {next.kind === 'move'
                     ? 'near enough, measured'
-                    : next.kind === 'measure'
+                    : isNow
                       ? 'salinity and temperature, with the instruments that measured the tank'
                       : isDue
                         ? `due since ${timeOf(due, settings.clock)}`
@@ -221,6 +225,7 @@ function LiveRun({ run }: { run: Run }) {
                 </Small>
               </section>
               <Big
+                $isDue={isDue}
                 type="button"
                 onClick={() => void press()}
                 disabled={busy}
@@ -228,10 +233,10 @@ function LiveRun({ run }: { run: Run }) {
                 data-step={run.happenings.length}
                 aria-keyshortcuts="Space"
               >
-                {next.kind === 'move' ? 'Across now' : next.kind === 'measure' ? 'Enter what is measured' : words.done}
+                {words.done}
               </Big>
               {unkept && <UnkeptNote unkept={unkept} />}
-              <Line $gap={18}>
+              <Line $gap={18} style={{ rowGap: 0 }}>
                 {last && (
                   <PlainButton onPress={() => void runKeeping(() => strike(last.id, 'taken back in the run'))}>
                     take the last step back
@@ -244,12 +249,14 @@ function LiveRun({ run }: { run: Run }) {
               </Line>
               {!isFloating && (
                 <div ref={measureField}>
-                  <RunMeasure run={run} isAsked={next.kind === 'measure' || followed.measured.length === 0} />
+                  <RunMeasure
+                    run={run}
+                    isAsked={(isNow && next.kind === 'measure') || followed.measured.length === 0}
+                  />
                 </div>
               )}
-              <Devices run={run} awake={awake} now={now} />
             </Stack>
-            <Stack $gap={18}>
+            <Stack $gap={18} style={{ gridArea: 'water' }}>
               <RunState run={run} followed={followed} now={now} />
               {readyAt !== null && followed.off.length > 0 && !isFloating && (
                 <Small style={{ fontSize: 15 }}>Still off: {offWords(followed.off)}.</Small>
@@ -258,6 +265,7 @@ function LiveRun({ run }: { run: Run }) {
                 <OtherWays run={run} followed={followed} isAsked={warnings.some(({ isWayWrong }) => isWayWrong)} />
               )}
             </Stack>
+            <Devices run={run} awake={awake} now={now} />
           </Layout>
         )}
       </Stack>
@@ -289,7 +297,7 @@ function Devices({ run, awake, now }: { run: Run; awake: ReturnType<typeof useAw
   const isHeard = sound || canSound()
   void now
   return (
-    <Stack $gap={8}>
+    <Stack $gap={8} style={{ gridArea: 'device' }}>
       <Small>
         {awake === 'awake'
           ? 'The screen is kept awake while this page is open.'

@@ -11,8 +11,8 @@ import { domainOf, quantitiesOf } from './curves.ts'
 
 const Now = styled.dl`
   display: grid;
-  grid-template-columns: repeat(auto-fit, minmax(108px, 1fr));
-  gap: 10px 18px;
+  grid-template-columns: repeat(auto-fit, minmax(98px, 1fr));
+  gap: 10px 16px;
   dt {
     font-size: 14px;
     color: var(--quiet);
@@ -59,10 +59,10 @@ export function RunState({ run, followed, now }: { run: Run; followed: Followed;
             <div key={quantity.id}>
               <dt>{quantity.name}</dt>
               <dd>
-                <Figure $size={24} style={isOff && followed.openedAt !== null ? { color: 'var(--act)' } : undefined}>
+                <Figure $size={22} style={isOff && followed.openedAt !== null ? { color: 'var(--act)' } : undefined}>
                   {quantity.text(value)}
                 </Figure>{' '}
-                <Quiet style={{ fontSize: 14 }}>{quantity.unit}</Quiet>
+                <Quiet style={{ fontSize: 14 }}>{quantity.unit.replace(/ N$/, '')}</Quiet>
                 <Small>
                   {quantity.tank !== null
                     ? `tank ${quantity.text(quantity.tank)}`
@@ -100,7 +100,9 @@ export function RunState({ run, followed, now }: { run: Run; followed: Followed;
           ? 'Solid is what was done and reckoned from it; rings are what was measured.'
           : followed.readyAt === null
             ? 'Solid is done, dotted is expected: it does not come within reach as it goes now.'
-            : `Solid is done, dotted is expected: within reach about ${timeOf(instantOf(run, followed.readyAt), clock)}.`}
+            : followed.openedAt !== null && followed.off.length === 0
+              ? 'Within reach. Solid is what was done; rings are what was measured.'
+              : `Solid is done, dotted is expected: within reach about ${timeOf(instantOf(run, followed.readyAt), clock)}.`}
       </Small>
     </Stack>
   )
