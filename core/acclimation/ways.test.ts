@@ -3,6 +3,7 @@ import { limitsFor } from './limits.ts'
 import type { Setting } from './simulate.ts'
 import { candidates, judge, keepsAll, offBy, tryOut } from './trials.ts'
 import { compareWays, waited, type Question, type Way } from './ways.ts'
+import { beyondWords } from './words.ts'
 
 const SEA = { temperatureC: 25, salinityPsu: 35, pH: 8.1, alkalinityDkh: 8.4 }
 const setting: Setting = {
@@ -136,6 +137,10 @@ describe('the ways side by side', () => {
     expect(mixing.points.at(-2)!.bagWaterFraction).toBeGreaterThan(0.5)
     expect([...reasons, ...ways.flatMap(({ broken }) => broken.map(({ words }) => words))].join(' ')).not.toMatch(/psu/)
   })
+})
+
+test('a limit that is passed by little is seen to be passed', () => {
+  expect([beyondWords(2.04, 2), beyondWords(2.4, 2), beyondWords(8, 2)]).toEqual(['2.04 psu', '2.4 psu', '8 psu'])
 })
 
 describe('what waiting does', () => {

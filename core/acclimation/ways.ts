@@ -18,7 +18,7 @@ import {
   type Off,
   type Trial,
 } from './trials.ts'
-import { degreesWords, freeWords, minutesWords, psuWords } from './words.ts'
+import { beyondWords, degreesWords, freeWords, minutesWords, psuWords } from './words.ts'
 
 /** A limit that a way does not keep, in words. */
 export interface Broken {
@@ -82,7 +82,7 @@ function brokenBy(trial: Omit<Trial, 'method'>, moveAt: number, limits: Limits):
   if (!keepsPace(trial as Trial, limits))
     add(
       'pace',
-      `salinity moves ${psuWords(trial.peakPsuPerHour)} an hour at its quickest; it bears ${psuWords(limits.maxPsuPerHour)}`,
+      `salinity moves ${beyondWords(trial.peakPsuPerHour, limits.maxPsuPerHour)} an hour at its quickest; it bears ${psuWords(limits.maxPsuPerHour)}`,
     )
   if (!keepsAmmonia(trial as Trial, limits))
     add(
@@ -218,8 +218,10 @@ function reasonsFor(best: Trial | null, trials: readonly Trial[], question: Ques
       ...(mindsSalinity(limits) ? [salinityReason(best, question)] : []),
       `free ammonia stays under ${freeWords(Math.max(best.peakFree, 0.001))}; the limit is ${freeWords(limits.maxFreeAmmoniaMgPerL)}`,
       best.readyAt! <= setting.float.minutes
-        ? `the bag is within reach of the tank once it has floated`
-        : `within reach of the tank after ${minutesWords(best.readyAt!)}, the float included`,
+        ? setting.float.minutes > 0
+          ? 'the bag is within reach of the tank once it has floated'
+          : 'the two waters are within reach of each other'
+        : `within reach of the tank after ${minutesWords(best.readyAt!)}${setting.float.minutes > 0 ? ', the float included' : ''}`,
     ]
   const apart = psuWords(setting.bag.salinityPsu)
   return [

@@ -31,7 +31,7 @@ export const WAY_NAMES: Record<WayKind, string> = {
   drip: 'Drip',
   scoop: 'Scoops',
   'match-and-release': 'Match the tank, then across',
-  'at-once': 'Across after the float',
+  'at-once': 'Across at once',
 }
 
 /**

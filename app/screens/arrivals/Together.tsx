@@ -23,7 +23,7 @@ import { HandbookLink } from '../../look/HandbookLink.tsx'
 import { Page, TwoParts } from '../../look/page.ts'
 import { Bar, Figure, Heading, Line, Quiet, Small, Stack, Title } from '../../look/text.ts'
 import { animalName, contentMarks, marksText, SKIRMISH_WORDS, tankName, wordingOf } from '../../words/entries.ts'
-import { listed } from '../../words/numbers.ts'
+import { listed, plural } from '../../words/numbers.ts'
 import { Chips, Select, Text } from './together-parts.ts'
 
 const Condition = styled.button`
@@ -79,6 +79,7 @@ function TogetherBody({ intro }: { intro: Introduction }) {
   const { clock } = settings
   const { verdict, reasons } = stopRule(journal, intro, now, (ms) => clock.dayOf(ms))
   const shut = keepsShut(intro, now)
+  const open = intro.conditions.filter(({ holds }) => !holds).length
   const names = listed(intro.animalIds.map((id) => animalName(journal, id)))
   const { title, opens } = INTRODUCTION_WAYS[intro.way]
   const base = { happened: '', introId: intro.id, tankId: intro.tankId }
@@ -94,7 +95,7 @@ function TogetherBody({ intro }: { intro: Introduction }) {
         ...(outcome === 'stopped' && reasons.length > 0 && { why: reasons.join('; ') }),
       },
     ])
-  const open = (why?: string): Promise<unknown> => keep(openingContents(journal, intro, thisInstant(), why))
+  const openDoor = (why?: string): Promise<unknown> => keep(openingContents(journal, intro, thisInstant(), why))
   return (
     <Page>
       <Stack $gap={20}>
@@ -130,8 +131,8 @@ function TogetherBody({ intro }: { intro: Introduction }) {
             </Heading>
             {intro.openedAt === null && shut.length > 0 && (
               <div>
-                <Figure $size={30}>{shut.length === 1 ? '1 thing' : `${shut.length} things`}</Figure>{' '}
-                <Quiet>still to come true</Quiet>
+                <Figure $size={30}>{open === 0 ? shut[0] : plural(open, 'thing')}</Figure>{' '}
+                {open > 0 && <Quiet>still to come true</Quiet>}
                 {intro.notBefore !== null && intro.notBefore > now && (
                   <Small style={{ fontSize: 15 }}>not before {momentBeside(intro.notBefore, now, clock)}</Small>
                 )}
@@ -160,8 +161,8 @@ function TogetherBody({ intro }: { intro: Introduction }) {
                   shut={shut}
                   opens={opens}
                   busy={busy}
-                  onOpen={() => void open()}
-                  onAnyway={(why) => void open(why)}
+                  onOpen={() => void openDoor()}
+                  onAnyway={(why) => void openDoor(why)}
                 />
               ) : (
                 <Line>

@@ -88,6 +88,10 @@ describe('a way in words', () => {
       figure: '15 min',
       how: 'afloat, sealed; then opened and across at once',
     })
+    expect(wayFigure({ kind: 'at-once', method: null, moveAt: 0 })).toEqual({
+      figure: 'now',
+      how: 'by net or cup, nothing mixed',
+    })
   })
 
   test('the caption says what the curves end at, for whoever does not see them too', () => {

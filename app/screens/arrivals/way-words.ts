@@ -20,6 +20,11 @@ export function wayFigure({ kind, method, moveAt }: Pick<Way, 'kind' | 'method' 
     const [amount, seen] = dripWords(method.mlPerMinute).split(', ')
     return { figure: amount!, how: `a drip of tank water, ${seen}; across at minute ${moveAt}` }
   }
+  if (moveAt === 0)
+    return {
+      figure: 'now',
+      how: `by net or cup, nothing mixed${kind === 'match-and-release' ? ', into a tank set to its water' : ''}`,
+    }
   return {
     figure: `${moveAt} min`,
     how:
