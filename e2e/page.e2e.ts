@@ -1,8 +1,8 @@
-import AxeBuilder from '@axe-core/playwright'
 import { expect, test, type Page } from '@playwright/test'
 import { gzipSync } from 'node:zlib'
 import { networkInterfaces } from 'node:os'
 import { logLine, openSample, today } from './support/app.ts'
+import { axe } from './support/axe.ts'
 import { PORT } from './support/place.ts'
 
 /** Every screen; beside the ledger, which is looked at once, only what stands open there. */
@@ -46,47 +46,8 @@ const settled = async (page: Page) => {
   await expect(page.getByText(/^(Opening|Drawing) …$/)).toHaveCount(0)
 }
 
-/** What axe finds on a page; between the looks only colours differ, so the second look is asked for contrast alone. */
-async function axe(page: Page, look: 'paper' | 'night', within?: string): Promise<string[]> {
-  const builder = within ? new AxeBuilder({ page }).include(within) : new AxeBuilder({ page })
-  const { violations } = await (look === 'night' ? builder.withRules(['color-contrast']) : builder).analyze()
-  return violations.map(({ id, nodes }) => `${id}: ${nodes.map((node) => node.html.slice(0, 160)).join(' | ')}`)
-}
-
-for (const look of ['paper', 'night'] as const)
-  for (const [device, viewport] of [
-    ['desk', { width: 1280, height: 800 }],
-    ['phone', { width: 390, height: 844 }],
-  ] as const)
-    for (const part of [0, 1])
-      test(`axe finds nothing, ${look}, ${device}, part ${part + 1}; nothing scrolls sideways on the phone`, async ({
-        page,
-      }) => {
-        test.setTimeout(120_000)
-        await page.setViewportSize(viewport)
-        await page.addInitScript((chosen) => localStorage.setItem('brinvo-look', chosen), look)
-        for (const [name, path, within] of SCREENS.filter((_, i) => i % 2 === part)) {
-          await page.goto(path)
-          await settled(page)
-          if (within) await expect(page.locator(within)).toBeVisible()
-          expect(await axe(page, look, within), name).toEqual([])
-          if (device === 'phone')
-            expect(await page.evaluate(() => document.documentElement.scrollWidth), name).toBeLessThanOrEqual(390)
-        }
-      })
-
-for (const look of ['paper', 'night'] as const)
-  test(`axe finds nothing on the first run, ${look}`, async ({ page }) => {
-    await page.addInitScript((chosen) => {
-      localStorage.setItem('brinvo-look', chosen)
-      localStorage.setItem('brinvo-which', 'mine')
-    }, look)
-    await page.goto('/')
-    await expect(page.getByRole('heading', { name: 'Your household' })).toBeVisible()
-    expect(await axe(page, look)).toEqual([])
-  })
-
-test('no screen breaks the content policy or writes an error', async ({ page }) => {
+/** Everything that breaks the content policy or is written as an error or a warning, from here on. */
+function listening(page: Page): readonly string[] {
   const said: string[] = []
   page.on(
     'console',
@@ -96,10 +57,41 @@ test('no screen breaks the content policy or writes an error', async ({ page }) 
       said.push(message.text()),
   )
   page.on('pageerror', (error) => said.push(String(error)))
-  for (const [, path] of SCREENS) {
-    await page.goto(path)
-    await settled(page)
-  }
+  return said
+}
+
+for (const [device, viewport] of [
+  ['desk', { width: 1280, height: 800 }],
+  ['phone', { width: 390, height: 844 }],
+] as const)
+  for (const part of [0, 1])
+    test(`axe finds nothing, in both looks, ${device}, part ${part + 1}; no error is written, nothing scrolls sideways on the phone`, async ({
+      page,
+    }) => {
+      test.setTimeout(150_000)
+      await page.setViewportSize(viewport)
+      const said = listening(page)
+      for (const [name, path, within] of SCREENS.filter((_, i) => i % 2 === part)) {
+        await page.goto(path)
+        await settled(page)
+        if (within) await expect(page.locator(within)).toBeVisible()
+        expect(await axe(page, within), name).toEqual([])
+        expect(said, name).toEqual([])
+        if (device === 'phone')
+          expect(await page.evaluate(() => document.documentElement.scrollWidth), name).toBeLessThanOrEqual(390)
+      }
+    })
+
+test('axe finds nothing on the first run, in both looks', async ({ page }) => {
+  await page.addInitScript(() => localStorage.setItem('brinvo-which', 'mine'))
+  await page.goto('/')
+  await expect(page.getByRole('heading', { name: 'Your household' })).toBeVisible()
+  expect(await axe(page)).toEqual([])
+})
+
+test('the keys are listed at a press', async ({ page }) => {
+  const said = listening(page)
+  await openSample(page)
   await page.keyboard.press('?')
   await expect(page.getByRole('dialog', { name: 'Keys' })).toBeVisible()
   expect(said).toEqual([])

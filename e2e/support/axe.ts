@@ -1,0 +1,19 @@
+import AxeBuilder from '@axe-core/playwright'
+import type { Page } from '@playwright/test'
+
+const LOOKS = ['paper', 'night'] as const
+
+/** What axe finds on a page, in paper and at night: between the looks only colours differ, so the second is asked for contrast alone. */
+export async function axe(page: Page, within?: string): Promise<string[]> {
+  const found: string[] = []
+  for (const look of LOOKS) {
+    await page.evaluate((chosen) => {
+      document.documentElement.dataset['look'] = chosen
+    }, look)
+    const builder = within ? new AxeBuilder({ page }).include(within) : new AxeBuilder({ page })
+    const { violations } = await (look === 'night' ? builder.withRules(['color-contrast']) : builder).analyze()
+    for (const { id, nodes } of violations)
+      found.push(`${look}, ${id}: ${nodes.map((node) => node.html.slice(0, 160)).join(' | ')}`)
+  }
+  return found
+}
