@@ -105,6 +105,27 @@ describe('look it over', () => {
     )
   })
 
+  test('a page thrown away while the camera is open gives its ticks and breaths back; logged, they are gone', async () => {
+    const clock = jest.spyOn(performance, 'now')
+    const { user, unmount } = await open('inspect', awaited())
+    await user.click(screen.getByRole('button', { name: /^white grains/ }))
+    const pad = screen.getByRole('button', { name: /gill beat of orchid dottyback/ })
+    let at = 1000
+    for (let i = 0; i < 12; i++) {
+      clock.mockReturnValue((at += 400))
+      fireEvent.keyDown(pad, { key: ' ' })
+    }
+    clock.mockRestore()
+    await waitFor(() => expect(localStorage.getItem('brinvo-draft-inspect-orchid')).toMatch(/"breaths":"150"/))
+    unmount()
+    const again = await open('inspect', awaited())
+    expect(screen.getByRole('button', { name: /^white grains/ })).toHaveAttribute('aria-pressed', 'true')
+    await again.user.click(screen.getByRole('button', { name: 'Log what was found on orchid dottyback' }))
+    await waitFor(() => expect(again.lines('sighting')[0]).toMatchObject({ breathsPerMinute: 150 }))
+    expect(screen.getByRole('button', { name: /^white grains/ })).toHaveAttribute('aria-pressed', 'false')
+    expect(screen.queryByText('150')).not.toBeInTheDocument()
+  })
+
   test('gill beats by the key: a rate after some, and too fast is a sign of its own', async () => {
     const clock = jest.spyOn(performance, 'now')
     const { user, lines } = await open('inspect', awaited())

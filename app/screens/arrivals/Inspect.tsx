@@ -26,6 +26,7 @@ import { TakePhoto } from '../../photos/TakePhoto.tsx'
 import type { ScaledPhoto } from '../../photos/scale.ts'
 import { newcomerName } from '../../words/entries.ts'
 import { listed } from '../../words/numbers.ts'
+import { useDraft } from './draft.ts'
 import { Drawing } from './drawings.tsx'
 import { Tapper } from './Tapper.tsx'
 
@@ -109,8 +110,10 @@ export function Inspect({ box }: { box: Box }) {
 function Looked({ animal }: { animal: ExpectedArrival }) {
   const { journal, settings } = useHousehold()
   const { run, busy, unkept } = useKeeping()
-  const [signs, setSigns] = useState<ReadonlySet<string>>(new Set())
-  const [breaths, setBreaths] = useState<number | null>(null)
+  // Kept on the device from the first tick: a phone that opens its camera may throw the page away meanwhile.
+  const [draft, change, forget] = useDraft(`inspect-${animal.expectedId}`)
+  const signs: ReadonlySet<string> = new Set(draft.signs?.split(' ').filter(Boolean))
+  const breaths = draft.breaths ? Number(draft.breaths) : null
   const [photos, setPhotos] = useState<readonly ScaledPhoto[]>([])
   const group = animalGroupById(animal.group)
   const kind = group ? inspectionKindOf(group) : 'fish'
@@ -120,7 +123,7 @@ function Looked({ animal }: { animal: ExpectedArrival }) {
   const toggle = (sign: string) => {
     const next = new Set(signs)
     if (!next.delete(sign)) next.add(sign)
-    setSigns(next)
+    change('signs', [...next].join(' '))
   }
   const before = journal
     .about(`animal:${animal.expectedId}`)
@@ -149,8 +152,7 @@ function Looked({ animal }: { animal: ExpectedArrival }) {
         { tankId: animal.tankId, animalIds: [animal.expectedId], about: entries[0]!.id },
         happened,
       )
-      setSigns(new Set())
-      setBreaths(null)
+      forget()
       setPhotos([])
       return entries
     })
@@ -196,7 +198,7 @@ function Looked({ animal }: { animal: ExpectedArrival }) {
             Venomous or armed: the bag by its neck, hands out of the water, hot water (40–45 °C) at hand.
           </Bar>
         ) : null}
-        {kind === 'fish' && <Tapper who={who} breaths={breaths} onBreaths={setBreaths} />}
+        {kind === 'fish' && <Tapper who={who} breaths={breaths} onBreaths={(count) => change('breaths', count === null ? '' : String(count))} />}
         <TickGrid ticks={[...ticks, ...ticksFor('bag', water)]} signs={signs} onToggle={toggle} who={who} />
         <Then signs={signs} />
         <TakePhoto what={who} onTaken={(photo) => setPhotos((before_) => [...before_, photo])} />
