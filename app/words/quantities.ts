@@ -1,15 +1,8 @@
 import { parameterById } from '../../core/catalogue/parameter.ts'
-import type { UnitHabits } from '../../core/household/settings.ts'
+import { volumeUnit, type UnitHabits } from '../../core/household/settings.ts'
 import type { ContentOf } from '../../core/journal/entry.ts'
 import { convertSalinity } from '../../core/salinity/salinity.ts'
-import {
-  CACO3_MG_PER_MEQ,
-  CM_PER_INCH,
-  DKH_PER_MEQ,
-  fahrenheitFromCelsius,
-  L_PER_UK_GAL,
-  L_PER_US_GAL,
-} from '../../core/units/units.ts'
+import { CACO3_MG_PER_MEQ, CM_PER_INCH, DKH_PER_MEQ, fahrenheitFromCelsius } from '../../core/units/units.ts'
 import { figures, fixed } from './numbers.ts'
 
 /** A number and its unit as they are printed. */
@@ -19,13 +12,6 @@ export interface Quantity {
 }
 
 export const quantityText = ({ value, unit }: Quantity): string => (unit === '' ? value : `${value} ${unit}`)
-
-const volumeUnit = (units: UnitHabits) =>
-  units.volume === 'us-gal'
-    ? { per: L_PER_US_GAL, unit: 'US gal' }
-    : units.volume === 'uk-gal'
-      ? { per: L_PER_UK_GAL, unit: 'UK gal' }
-      : { per: 1, unit: 'L' }
 
 /** Litres in the household's unit: one decimal up to 100, none above. */
 export function volume(litres: number, units: UnitHabits): Quantity {

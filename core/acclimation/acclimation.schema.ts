@@ -86,6 +86,13 @@ export const AcclimationSetting = strict({
   gasExchangePerHour: Type.Optional(Type.Number({ minimum: 0, maximum: 1000, description: '0.8' })),
 })
 
+/** What the figures of an answer's sentences are said in. */
+export const WordUnits = strict({
+  salinity: oneOf(['psu', 'sg'] as const),
+  temperature: oneOf(['C', 'F'] as const),
+})
+export type WordUnits = Static<typeof WordUnits>
+
 export const CompareInput = strict({
   animals: Type.Array(
     strict({
@@ -103,6 +110,7 @@ export const CompareInput = strict({
   gasExchangePerHour: Type.Optional(Type.Number({ minimum: 0, maximum: 1000, description: '0.8' })),
   shippingHours: nonNegative(),
   tankCanBeMatched: Type.Boolean(),
+  units: Type.Optional(WordUnits),
 })
 export type CompareInput = Static<typeof CompareInput>
 
@@ -124,6 +132,7 @@ export const CompareOutput = strict({
       ids: Type.Array(Type.String()),
       bag: bag(),
       limits: WayLimits,
+      tank: tank(),
       comparison: strict({
         advised: wayKindOrNull(),
         ways: Type.Array(way),

@@ -239,6 +239,21 @@ describe('several animals in one box', () => {
     expect(tired!.comparison.advised).toBe('match-and-release')
     expect(fresh!.comparison.advised).toBe('at-once')
     expect(why.at(-1)).toMatch(/set to 26 psu for tired; the other container is planned to that/)
+    expect([tired!.tank.salinityPsu, fresh!.tank.salinityPsu]).toEqual([SEA.salinityPsu, 26])
+  })
+
+  test('a household that reads specific gravity and Fahrenheit is told in them', () => {
+    const units = { salinity: 'sg', temperature: 'F' } as const
+    const low = animal('low', 'hawkfish', bag({ salinityPsu: 30.5 }))
+    const { containers, why } = box([low, animal('high', 'hawkfish', bag({ salinityPsu: 34.5 }))], { units })
+    expect(why[0]).toMatch(/take low from 1.0230 SG to 1.0245 SG at once; it bears 0.0015 SG an hour/)
+    const said = (of: typeof containers) =>
+      of.flatMap(({ comparison }) => [...comparison.reasons, ...comparison.ways.flatMap(({ broken }) => broken)])
+    const cold = box([low], { units, room: { temperatureC: 12 }, container: { capacityL: 1.5, leaveL: 0.75 } })
+    const words = JSON.stringify([said(containers), said(cold.containers)])
+    expect(words).toMatch(/0\.0015 SG/)
+    expect(words).toMatch(/ °F off; it has to be within 2\.7 °F/)
+    expect(words).not.toMatch(/psu|°C/)
   })
 
   test('bags that no container holds together go in two', () => {

@@ -1,9 +1,9 @@
 import { invalid, ok, type Result } from '../result/result.ts'
-import type { AcclimationMethod, AcclimationPlan, PlanInput, SimulateInput } from './acclimation.schema.ts'
+import type { AcclimationMethod, AcclimationPlan, PlanInput, SimulateInput, WordUnits } from './acclimation.schema.ts'
 import { acclimationFault, simulateAcclimation, type Setting } from './simulate.ts'
 import { gentlest, keepsAmmonia, keepsPace, tryAll, type Limits, type Off, type Trial } from './trials.ts'
 import { mindsSalinity } from './limits.ts'
-import { degreesWords, freeWords, psuWords } from './words.ts'
+import { degreesWords, freeWords, METRIC_WORDS, psuWords, salinityWords } from './words.ts'
 
 /** A day in the bag is long: ammonia has gathered, and a low pH holds it harmless. */
 const LONG_TRANSIT_HOURS = 24
@@ -17,30 +17,30 @@ export function transitReason({ shippingHours, bag }: Pick<PlanInput, 'shippingH
 }
 
 /** What keeps every way of mixing from coming near enough in time: what the nearest of them is still off by. */
-function notInTime(trials: readonly Trial[], limits: Limits): string {
+function notInTime(trials: readonly Trial[], limits: Limits, units: WordUnits): string {
   const near = [
-    ...(mindsSalinity(limits) ? [psuWords(limits.matchPsu)] : []),
+    ...(mindsSalinity(limits) ? [psuWords(limits.matchPsu, units)] : []),
     ...(limits.matchDkh === undefined ? [] : [`${limits.matchDkh} dKH`]),
-    degreesWords(limits.matchC),
+    degreesWords(limits.matchC, units),
   ].join(' and ')
   const mildest = trials.reduce<Trial | null>((a, b) => (a && a.off.length <= b.off.length ? a : b), null)
   const only = mildest?.off.length === 1 ? mildest.off[0]! : null
-  const cold = only?.what === 'temperature' ? `: ${coldWords(only)}` : ''
+  const cold = only?.what === 'temperature' ? `: ${coldWords(only, units)}` : ''
   return `no drip or scoop comes within ${near} inside ${limits.maxMinutes} minutes${cold}`
 }
 
 /** What a room takes from a container, and what helps against it. */
-const coldWords = ({ by }: Pick<Off, 'by'>) =>
-  `the container loses its warmth to the room and stays ${degreesWords(Math.abs(by))} off. A float collar or warm packs, a larger container, a warmer room`
+const coldWords = ({ by }: Pick<Off, 'by'>, units: WordUnits) =>
+  `the container loses its warmth to the room and stays ${degreesWords(Math.abs(by), units)} off. A float collar or warm packs, a larger container, a warmer room`
 
 /** Why none of the ways that come near in time is slow enough: the minutes, or the room that a slow way loses its warmth to. */
-function tooQuick(trials: readonly Trial[], limits: Limits, apart: number): string {
+function tooQuick(trials: readonly Trial[], limits: Limits, apart: number, units: WordUnits): string {
   const slow = trials.filter((trial) => keepsPace(trial, limits) && trial.off.length === 1)
   const coldOnly = slow.flatMap(({ off: [only] }) => (only!.what === 'temperature' ? [only!] : []))
-  const pace = `${psuWords(apart)} apart: at ${psuWords(limits.maxPsuPerHour)} an hour`
+  const pace = `${psuWords(apart, units)} apart: at ${psuWords(limits.maxPsuPerHour, units)} an hour`
   if (coldOnly.length === 0) return `${pace} that takes longer than the ${limits.maxMinutes} minutes there are`
   const mildest = coldOnly.reduce((a, b) => (Math.abs(a.by) <= Math.abs(b.by) ? a : b))
-  return `${pace} ${coldWords(mildest)}`
+  return `${pace} ${coldWords(mildest, units)}`
 }
 
 /** Why no way of mixing will do, by what stands in each one's way. */
@@ -48,14 +48,15 @@ export function whyNot(
   trials: readonly Trial[],
   limits: Limits,
   { bag, tank }: Pick<Setting, 'bag' | 'tank'>,
+  units: WordUnits = METRIC_WORDS,
 ): string[] {
   const inTime = trials.filter(({ readyAt }) => readyAt !== null)
   const paced = inTime.filter((trial) => keepsPace(trial, limits))
   const apart = Math.abs(tank.salinityPsu - bag.salinityPsu)
-  if (inTime.length === 0) return [notInTime(trials, limits)]
+  if (inTime.length === 0) return [notInTime(trials, limits, units)]
   const mildest = (paced.length > 0 ? paced : inTime).reduce((a, b) => (a.peakFree <= b.peakFree ? a : b))
   return [
-    ...(paced.length === 0 ? [tooQuick(trials, limits, apart)] : []),
+    ...(paced.length === 0 ? [tooQuick(trials, limits, apart, units)] : []),
     ...(keepsAmmonia(mildest, limits)
       ? []
       : [
@@ -110,7 +111,7 @@ export function planAcclimation(input: PlanInput, progress?: (done: number) => v
       transitReason(input),
       ...whyNot(trials, animal, input),
       input.tankCanBeMatched
-        ? `set the tank to ${psuWords(bag.salinityPsu)} beforehand, float, and move at once without the bag’s water`
+        ? `set the tank to ${salinityWords(bag.salinityPsu)} beforehand, float, and move at once without the bag’s water`
         : 'the tank cannot be set to the bag: every way left breaks a limit; choose which, or ask who knows the animal',
     ],
     simulation: afloat.value,

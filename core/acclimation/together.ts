@@ -1,11 +1,11 @@
 import { invalid, ok, type Result } from '../result/result.ts'
-import type { CompareInput } from './acclimation.schema.ts'
+import type { CompareInput, WordUnits } from './acclimation.schema.ts'
 import { mixed, waterOf, type MixedWater } from './mixing.ts'
 import { acclimationFault, pointOf, type Setting } from './simulate.ts'
 import { strictest } from './limits.ts'
 import { gentlest, tryAll, WINDOW_MINUTES, type Limits, type Trial } from './trials.ts'
 import { compareWays, type Comparison } from './ways.ts'
-import { psuWords } from './words.ts'
+import { psuWords, salinityWords } from './words.ts'
 
 /** An animal in its bag. */
 export interface Bagged {
@@ -22,6 +22,8 @@ export interface ContainerPlan {
   bag: Setting['bag']
   /** The strictest of those who share it. */
   limits: Limits
+  /** What the container is planned to: the tank as it is, or as it is set to another container's bag. */
+  tank: Setting['tank']
   comparison: Comparison
 }
 
@@ -88,18 +90,18 @@ const named = (animals: readonly Bagged[]) => {
 }
 
 /** In which way the animals of a box are in each other's way, in words. */
-function clash({ animals, bag, limits, shocked }: Tried): string {
+function clash({ animals, bag, limits, shocked }: Tried, units?: WordUnits): string {
   if (shocked.length > 0) {
     const worst = shocked.reduce((a, b) =>
       Math.abs(a.bag.salinityPsu - bag.salinityPsu) >= Math.abs(b.bag.salinityPsu - bag.salinityPsu) ? a : b,
     )
-    return `the bags poured together would take ${named([worst])} from ${psuWords(worst.bag.salinityPsu)} to ${psuWords(bag.salinityPsu)} at once; it bears ${psuWords(worst.limits.maxPsuPerHour)} an hour`
+    return `the bags poured together would take ${named([worst])} from ${salinityWords(worst.bag.salinityPsu, units)} to ${salinityWords(bag.salinityPsu, units)} at once; it bears ${psuWords(worst.limits.maxPsuPerHour, units)} an hour`
   }
   const slowest = animals.reduce((a, b) => (a.limits.maxPsuPerHour <= b.limits.maxPsuPerHour ? a : b))
   const soonest = animals.reduce((a, b) => (a.limits.maxMinutes <= b.limits.maxMinutes ? a : b))
   return slowest === soonest
-    ? `no one way keeps the limits of all: ${psuWords(limits.maxPsuPerHour)} an hour, free ammonia ${limits.maxFreeAmmoniaMgPerL} mg/L, ${limits.maxMinutes} minutes`
-    : `${named([slowest])} bears no more than ${psuWords(slowest.limits.maxPsuPerHour)} an hour, and ${named([soonest])} no more than ${soonest.limits.maxMinutes} minutes`
+    ? `no one way keeps the limits of all: ${psuWords(limits.maxPsuPerHour, units)} an hour, free ammonia ${limits.maxFreeAmmoniaMgPerL} mg/L, ${limits.maxMinutes} minutes`
+    : `${named([slowest])} bears no more than ${psuWords(slowest.limits.maxPsuPerHour, units)} an hour, and ${named([soonest])} no more than ${soonest.limits.maxMinutes} minutes`
 }
 
 /**
@@ -107,7 +109,7 @@ function clash({ animals, bag, limits, shocked }: Tried): string {
  * many animals as can be go a way that keeps their limits. A tank that has to be set to one bag is planned so for both.
  */
 export function planBox(question: BoxQuestion): BoxPlan {
-  const { animals, container, room, float, gasExchangePerHour, shippingHours, tankCanBeMatched } = question
+  const { animals, container, room, float, gasExchangePerHour, shippingHours, tankCanBeMatched, units } = question
   const settingOf = (bag: Setting['bag'], tank: Setting['tank']): Setting => ({
     bag,
     tank,
@@ -135,11 +137,13 @@ export function planBox(question: BoxQuestion): BoxPlan {
     ids: group.animals.map(({ id }) => id),
     bag: group.bag,
     limits: group.limits,
+    tank,
     comparison: compareWays({
       setting: settingOf(group.bag, tank),
       limits: group.limits,
       shippingHours,
       tankCanBeMatched: canBeMatched,
+      units,
     }),
   })
   if (animals.length === 1) return { containers: [plan(whole, question.tank, tankCanBeMatched)], why: [] }
@@ -154,7 +158,7 @@ export function planBox(question: BoxQuestion): BoxPlan {
   const [first, second] = waysToSplit(animals)
     .map(([a, b]) => [tryGroup(a), tryGroup(b)] as const)
     .reduce((a, b) => (safe(a[0]) + safe(a[1]) >= safe(b[0]) + safe(b[1]) ? a : b))
-  const why = [`Two containers: ${clash(whole)}.`]
+  const why = [`Two containers: ${clash(whole, units)}.`]
   const toMatch = tankCanBeMatched ? [first, second].find((group) => !group.best) : undefined
   if (!toMatch) return { containers: [first, second].map((group) => plan(group, question.tank, false)), why }
   const matched = { ...question.tank, salinityPsu: toMatch.bag.salinityPsu }
@@ -164,7 +168,7 @@ export function planBox(question: BoxQuestion): BoxPlan {
     ),
     why: [
       ...why,
-      `The tank is set to ${psuWords(matched.salinityPsu)} for ${named(toMatch.animals)}; the other container is planned to that.`,
+      `The tank is set to ${salinityWords(matched.salinityPsu, units)} for ${named(toMatch.animals)}; the other container is planned to that.`,
     ],
   }
 }

@@ -1,4 +1,4 @@
-import type { AcclimationMethod, WayKind } from './acclimation.schema.ts'
+import type { AcclimationMethod, WayKind, WordUnits } from './acclimation.schema.ts'
 import { mindsSalinity } from './limits.ts'
 import { transitReason, whyNot } from './plan.ts'
 import { playOut, type Point, type Setting } from './simulate.ts'
@@ -18,7 +18,7 @@ import {
   type Off,
   type Trial,
 } from './trials.ts'
-import { beyondWords, degreesWords, freeWords, minutesWords, psuWords } from './words.ts'
+import { beyondWords, degreesWords, freeWords, minutesWords, psuWords, salinityWords } from './words.ts'
 
 /** A limit that a way does not keep, in words. */
 export interface Broken {
@@ -52,6 +52,8 @@ export interface Question {
   tankCanBeMatched: boolean
   /** Minutes that the opened bag stands before anything is done. */
   waitMinutes?: number
+  /** What figures are said in; metric where nothing is said. */
+  units?: WordUnits | undefined
 }
 
 /** The ways side by side, the advised one first. */
@@ -76,13 +78,13 @@ const horizonOf = ({ maxMinutes }: Limits) => Math.max(maxMinutes, Math.min(LONG
 /** A sudden change as a pace an hour: it falls within one window. */
 const paceOf = (psu: number) => (Math.abs(psu) * 60) / WINDOW_MINUTES
 
-function brokenBy(trial: Omit<Trial, 'method'>, moveAt: number, limits: Limits): Broken[] {
+function brokenBy(trial: Omit<Trial, 'method'>, moveAt: number, { limits, units }: Question): Broken[] {
   const broken: Broken[] = []
   const add = (what: Broken['what'], words: string) => broken.push({ what, words })
   if (!keepsPace(trial as Trial, limits))
     add(
       'pace',
-      `salinity moves ${beyondWords(trial.peakPsuPerHour, limits.maxPsuPerHour)} an hour at its quickest; it bears ${psuWords(limits.maxPsuPerHour)}`,
+      `salinity moves ${beyondWords(trial.peakPsuPerHour, limits.maxPsuPerHour, units)} an hour at its quickest; it bears ${psuWords(limits.maxPsuPerHour, units)}`,
     )
   if (!keepsAmmonia(trial as Trial, limits))
     add(
@@ -94,9 +96,9 @@ function brokenBy(trial: Omit<Trial, 'method'>, moveAt: number, limits: Limits):
       add(
         'reach',
         what === 'salinity'
-          ? `still ${psuWords(Math.abs(by))} off; it has to be within ${psuWords(within)}`
+          ? `still ${psuWords(Math.abs(by), units)} off; it has to be within ${psuWords(within, units)}`
           : what === 'temperature'
-            ? `still ${degreesWords(Math.abs(by))} off; it has to be within ${degreesWords(within)}`
+            ? `still ${degreesWords(Math.abs(by), units)} off; it has to be within ${degreesWords(within, units)}`
             : `hardness still ${Math.abs(by).toFixed(1)} dKH off; it has to be within ${within}`,
       )
   if (moveAt > limits.maxMinutes)
@@ -136,12 +138,13 @@ function mixingWay(question: Question, method: AcclimationMethod): Way {
     peakPsuPerHour: trial.peakPsuPerHour,
     peakFree: trial.peakFree,
     peakFreeAt: trial.peakFreeAt,
-    broken: brokenBy(trial, moveAt, limits),
+    broken: brokenBy(trial, moveAt, question),
   }
 }
 
 /** A way without mixing: afloat, then across at once, or after the opened bag has stood. */
-function crossingWay({ setting, limits, waitMinutes = 0 }: Question, kind: 'match-and-release' | 'at-once'): Way {
+function crossingWay(question: Question, kind: 'match-and-release' | 'at-once'): Way {
+  const { setting, limits, waitMinutes = 0 } = question
   const moveAt = setting.float.minutes + waitMinutes
   const all = playOut(setting, null, waitMinutes + BEYOND_MINUTES)
   const points = all.filter(({ minute }) => minute <= moveAt)
@@ -167,7 +170,7 @@ function crossingWay({ setting, limits, waitMinutes = 0 }: Question, kind: 'matc
     peakPsuPerHour: trial.peakPsuPerHour,
     peakFree: trial.peakFree,
     peakFreeAt: trial.peakFreeAt,
-    broken: brokenBy(trial, moveAt, limits),
+    broken: brokenBy(trial, moveAt, question),
   }
 }
 
@@ -202,15 +205,15 @@ function adviceOf(best: Trial | null, { setting, tankCanBeMatched }: Question): 
 
 function salinityReason(
   { peakPsuPerHour, readyAt }: Trial,
-  { setting: { bag, tank, float }, limits }: Question,
+  { setting: { bag, tank, float }, limits, units }: Question,
 ): string {
   return readyAt! <= float.minutes
-    ? `bag and tank are ${psuWords(Math.abs(tank.salinityPsu - bag.salinityPsu))} apart; up to ${psuWords(limits.matchPsu)} are borne at once`
-    : `salinity moves at most ${psuWords(peakPsuPerHour)} an hour; it bears ${psuWords(limits.maxPsuPerHour)}`
+    ? `bag and tank are ${psuWords(Math.abs(tank.salinityPsu - bag.salinityPsu), units)} apart; up to ${psuWords(limits.matchPsu, units)} are borne at once`
+    : `salinity moves at most ${psuWords(peakPsuPerHour, units)} an hour; it bears ${psuWords(limits.maxPsuPerHour, units)}`
 }
 
 function reasonsFor(best: Trial | null, trials: readonly Trial[], question: Question): string[] {
-  const { setting, limits, shippingHours, tankCanBeMatched } = question
+  const { setting, limits, shippingHours, tankCanBeMatched, units } = question
   const transit = shippingHours > 0 ? [transitReason({ shippingHours, bag: setting.bag })] : []
   if (best)
     return [
@@ -223,13 +226,13 @@ function reasonsFor(best: Trial | null, trials: readonly Trial[], question: Ques
           : 'the two waters are within reach of each other'
         : `within reach of the tank after ${minutesWords(best.readyAt!)}${setting.float.minutes > 0 ? ', the float included' : ''}`,
     ]
-  const apart = psuWords(setting.bag.salinityPsu)
+  const salinity = salinityWords(setting.bag.salinityPsu, units)
   return [
     ...transit,
-    ...whyNot(trials, limits, setting),
+    ...whyNot(trials, limits, setting, units),
     tankCanBeMatched
       ? mindsSalinity(limits)
-        ? `set the tank to ${apart} beforehand, float, and move at once without the bag’s water`
+        ? `set the tank to ${salinity} beforehand, float, and move at once without the bag’s water`
         : 'match the tank’s hardness to the bag beforehand, float, and move at once without the bag’s water'
       : 'the tank cannot be set to the bag: every way left breaks a limit. Choose which with open eyes, or ask who knows the animal',
   ]

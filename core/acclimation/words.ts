@@ -1,10 +1,34 @@
-/** How figures of an acclimation are said in a sentence. */
-export const psuWords = (value: number): string => `${Number(value.toFixed(1))} psu`
-/** A salinity that passes a limit, with so many decimals that it is seen to. */
-export const beyondWords = (value: number, limit: number): string =>
-  psuWords(value) === psuWords(limit) ? `${value.toFixed(2)} psu` : psuWords(value)
+import { specificGravity } from '../salinity/seawater.ts'
+import { fahrenheitFromCelsius } from '../units/units.ts'
+import type { WordUnits } from './acclimation.schema.ts'
+
+/** What figures of an acclimation are said in where no household has other habits. */
+export const METRIC_WORDS: WordUnits = { salinity: 'psu', temperature: 'C' }
+
+/** Both scales at 25 °C, as the handbook has them. */
+const gravityOf = (psu: number) => specificGravity(psu, 25, 25)
+/** What a psu is worth in specific gravity, which is straight enough round sea water to say differences by. */
+const SG_PER_PSU = (gravityOf(36) - gravityOf(30)) / 6
+
+/** A salinity in a sentence. */
+export const salinityWords = (psu: number, { salinity }: WordUnits = METRIC_WORDS): string =>
+  salinity === 'sg' ? `${gravityOf(psu).toFixed(4)} SG` : psuWords(psu)
+/** A difference of salinity in a sentence. */
+export const psuWords = (psu: number, { salinity }: WordUnits = METRIC_WORDS): string =>
+  salinity === 'sg' ? `${(psu * SG_PER_PSU).toFixed(4)} SG` : `${Number(psu.toFixed(1))} psu`
+/** A difference of salinity that passes a limit, with so many decimals that it is seen to. */
+export const beyondWords = (psu: number, limit: number, units: WordUnits = METRIC_WORDS): string =>
+  psuWords(psu, units) !== psuWords(limit, units)
+    ? psuWords(psu, units)
+    : units.salinity === 'sg'
+      ? `${(psu * SG_PER_PSU).toFixed(5)} SG`
+      : `${psu.toFixed(2)} psu`
 export const freeWords = (mgPerL: number): string => `${mgPerL.toFixed(3)} mg/L`
-export const degreesWords = (value: number): string => `${Number(value.toFixed(1))} °C`
+/** A difference of temperature in a sentence. */
+export const degreesWords = (celsius: number, { temperature }: WordUnits = METRIC_WORDS): string =>
+  temperature === 'F'
+    ? `${Number((fahrenheitFromCelsius(celsius) - fahrenheitFromCelsius(0)).toFixed(1))} °F`
+    : `${Number(celsius.toFixed(1))} °C`
 export const minutesWords = (minutes: number): string => {
   const whole = Math.round(minutes)
   if (whole < 100) return `${whole} minutes`

@@ -146,7 +146,7 @@ describe('the release', () => {
     it.start('run')
     const [end] = releaseContents(it.journal, runById(it.journal, 'run')!, it.ms(1, '10:45')).slice(-1)
     expect(end).toMatchObject({
-      off: 'salinity 2.0 psu under the tank’s, within 1 wanted; temperature 2.0 °C under the tank’s, within 1.5 wanted',
+      off: 'salinity 2 psu under the tank’s, within 1 psu wanted; temperature 2 °C under the tank’s, within 1.5 °C wanted',
     })
   })
 

@@ -231,6 +231,7 @@ export function readBagForm(values: Values, context: BagContext): BagReading {
       ...(isOn(values, 'air', false) && { gasExchangePerHour: AERATED_PER_HOUR }),
       shippingHours: hours,
       tankCanBeMatched: isOn(values, 'match', context.canBeMatched),
+      units: { salinity: units.salinity, temperature: units.temperature },
     },
     faults,
     assumed,

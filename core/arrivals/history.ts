@@ -1,8 +1,9 @@
 import type { ContentOf } from '../journal/entry.ts'
 import type { Journal } from '../journal/journal.ts'
 import { animalById, animalsOf, type Animal } from '../household/animals.ts'
+import { tankById } from '../household/tanks.ts'
 import { MS_PER_DAY } from '../time/zone.ts'
-import { runById, type Run } from './runs.ts'
+import { runById, runsOf, type Run } from './runs.ts'
 
 /** The arrival ledger of one animal: acclimation.md 9. */
 export interface ArrivalRecord {
@@ -24,7 +25,20 @@ export interface ArrivalRecord {
 /** What is seen later than this is no first meal and no first sign any more. */
 const FIRST_MS = 30 * MS_PER_DAY
 
-function recordOf(journal: Journal, animal: Animal, arrival: ContentOf<'arrival'>): ArrivalRecord {
+type Came = Pick<ContentOf<'arrival'>, 'tankId' | 'source' | 'hoursInTransit' | 'noQuarantine' | 'runId'>
+
+/** How an animal came into its first tank: by an arrival, or, of a part of a group, from the tank where the rest stayed. */
+function cameBy(journal: Journal, animalId: string): Came | null {
+  const arrival = journal.ofKind('arrival').findLast(({ content }) => content.animalId === animalId)?.content
+  if (arrival) return arrival
+  const parted = journal.ofKind('move').findLast(({ content }) => content.newAnimalId === animalId)?.content
+  if (!parted) return null
+  const source = tankById(journal, parted.fromTankId)?.name
+  const run = runsOf(journal).find(({ start }) => start.animals.some((one) => one.animalId === animalId))
+  return { tankId: parted.toTankId, ...(source !== undefined && { source }), ...(run && { runId: run.id }) }
+}
+
+function recordOf(journal: Journal, animal: Animal, arrival: Came): ArrivalRecord {
   let firstMealAt: number | null = null
   let firstSigns: ArrivalRecord['firstSigns'] = null
   const found: string[] = []
@@ -64,9 +78,9 @@ export function arrivalsOf(journal: Journal): ArrivalRecord[] {
     .reverse()
 }
 
-/** The arrival ledger of one animal; null when the journal holds no arrival of it. */
+/** The arrival ledger of one animal; null when the journal does not say how it came. */
 export function arrivalOf(journal: Journal, animalId: string): ArrivalRecord | null {
   const animal = animalById(journal, animalId)
-  const arrival = journal.ofKind('arrival').findLast(({ content }) => content.animalId === animalId)?.content
-  return animal && arrival ? recordOf(journal, animal, arrival) : null
+  const came = cameBy(journal, animalId)
+  return animal && came ? recordOf(journal, animal, came) : null
 }

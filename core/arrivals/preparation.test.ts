@@ -22,6 +22,27 @@ test('of an empty journal everything is missing, by the evening before, the miss
   expect(states.indexOf('ok')).toBeGreaterThan(states.lastIndexOf('missing'))
 })
 
+test('a household of gallons, inches and specific gravity is told in them what the tank carries and what to swap', () => {
+  const it = home()
+  it.settings.units = { volume: 'us-gal', length: 'in', temperature: 'F', salinity: 'sg', alkalinity: 'dKH' }
+  it.expects('orchid', { sellerPsu: 29 })
+  it.read(0, '08:00', 'side', 'salinity', 33)
+  const items = asked(it)
+  expect(items['stocking']!.words).toBe('10 US gal with a fully seeded sponge carries them.')
+  expect(items['salinity']!.words).toMatch(
+    /1\.0249 SG.*1\.0218 SG, 0\.0030 SG apart.* swap 1\.22 US gal for fresh water/,
+  )
+  it.on(-20, '08:00', 'tank-setup', {
+    tankId: 'side',
+    name: 'Side tub',
+    water: 'marine',
+    role: 'quarantine',
+    sheet: { shape: { kind: 'known', litres: 80 } },
+  })
+  for (let i = 0; i < 6; i++) it.expects(`more${i}`, { sizeCm: 12 })
+  expect(asked(it)['stocking']!.words).toMatch(/^21\.1 US gal carries \d+ fish to 2 in, \d+ to 4 in or \d+ larger/)
+})
+
 describe('cycled: two ammonia methods that agree', () => {
   test('one method is not enough, whichever it is', () => {
     const it = home()
@@ -80,7 +101,7 @@ describe('salinity to meet the bag', () => {
     // 38 L from 33 to 27 psu: 38 · 6/33.
     expect(asked(it)['salinity']).toMatchObject({
       state: 'warns',
-      words: expect.stringMatching(/swap 6.9 L for fresh water/),
+      words: expect.stringMatching(/swap 6.91 L for fresh water/),
     })
     it.on(0, '09:00', 'arrival', {
       animalId: 'x',

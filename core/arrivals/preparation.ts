@@ -4,12 +4,13 @@ import { courseClock } from '../courses/course-clock.ts'
 import { copperFacts } from '../courses/copper-facts.ts'
 import { shortCourseName } from '../courses/names.ts'
 import { residentsOf } from '../household/animals.ts'
-import type { Settings } from '../household/settings.ts'
+import { volumeWords, type Settings } from '../household/settings.ts'
 import { tankById } from '../household/tanks.ts'
 import type { Journal } from '../journal/journal.ts'
 import { wordOn } from '../schedule/task.ts'
 import { momentBeside } from '../time/words.ts'
 import { MS_PER_DAY, MS_PER_HOUR } from '../time/zone.ts'
+import { CM_PER_INCH } from '../units/units.ts'
 import { eveningBefore, kindOf, type Asking, type Preparation, type PreparationDraft } from './asking.ts'
 import { boxesOf, type Box } from './boxes.ts'
 import { tickId } from './ticks.ts'
@@ -60,7 +61,7 @@ function restarts({ journal, tank, now, animals, settings }: Asking): Preparatio
 }
 
 /** How many fish the tank carries by the handbook's table, against who is there and who comes. */
-function stocking({ journal, tank, animals }: Asking): PreparationDraft | null {
+function stocking({ journal, tank, animals, settings }: Asking): PreparationDraft | null {
   const coming = animals.filter((animal) => kindOf(animal) === 'fish')
   if (coming.length === 0 || !tank.volume || tank.role === 'display') return null
   const there = residentsOf(journal, tank.id).filter((animal) => kindOf(animal) === 'fish')
@@ -72,22 +73,23 @@ function stocking({ journal, tank, animals }: Asking): PreparationDraft | null {
   const load =
     coming.reduce((sum, animal) => sum + animal.count * room(animal), 0) +
     there.reduce((sum, { count }) => sum + count * room({}), 0)
-  const litres = `${Math.round(tank.volume.netL)} L`
+  const long = (cm: number) => (settings.units.length === 'in' ? `${Math.round(cm / CM_PER_INCH)} in` : `${cm} cm`)
+  const holds = volumeWords(Math.round(tank.volume.netL), settings.units)
   if (!row)
     return {
       id: 'stocking',
       state: 'warns',
       title,
-      words: `${litres} is under the smallest of the handbook’s quarantine tanks (40 L): ammonia daily, changes ready.`,
+      words: `${holds} is under the smallest of the handbook’s quarantine tanks (${volumeWords(40, settings.units)}): ammonia daily, changes ready.`,
       by: null,
     }
   return load <= 1.001
-    ? { id: 'stocking', state: 'ok', title, words: `${litres} with a fully seeded sponge carries them.`, by: null }
+    ? { id: 'stocking', state: 'ok', title, words: `${holds} with a fully seeded sponge carries them.`, by: null }
     : {
         id: 'stocking',
         state: 'warns',
         title,
-        words: `${litres} carries ${row.small} fish to 5 cm, ${row.medium} to 10 cm or ${row.large} larger, with a fully seeded sponge; this is ${load.toFixed(1)} times that.`,
+        words: `${holds} carries ${row.small} fish to ${long(5)}, ${row.medium} to ${long(10)} or ${row.large} larger, with a fully seeded sponge; this is ${load.toFixed(1)} times that.`,
         by: null,
       }
 }

@@ -1,6 +1,7 @@
 import { animalGroupById, type AnimalGroup } from '../catalogue/animal-group.ts'
 import { inspectionKindOf } from '../catalogue/inspection.ts'
 import { equipmentOf, tankById } from '../household/tanks.ts'
+import { settingsOf } from '../household/settings.ts'
 import { residentsOf } from '../household/animals.ts'
 import type { Content } from '../journal/entry.ts'
 import type { Journal } from '../journal/journal.ts'
@@ -8,7 +9,9 @@ import { iso } from '../time/zone.ts'
 import { runNow } from './run-now.ts'
 import { minuteOf, type Run } from './runs.ts'
 import { lightRamp } from './light.ts'
+import type { WordUnits } from '../acclimation/acclimation.schema.ts'
 import type { Off } from '../acclimation/trials.ts'
+import { beyondWords, degreesWords, psuWords } from '../acclimation/words.ts'
 
 /** A step of the move from the container to the tank, in the order it is done. */
 export interface ReleaseStep {
@@ -98,14 +101,19 @@ export function releaseSteps(journal: Journal, { start }: Run): ReleaseStep[] {
   return steps
 }
 
-/** What is still off, in words that say by how much: "1.2 psu under, 0.4 °C over". */
-export function offWords(off: readonly Off[]): string {
-  const units = { salinity: 'psu', temperature: '°C', hardness: 'dKH' } as const
+/** What is still off, in words that say by how much: "salinity 1.2 psu under the tank's, within 1 psu wanted". */
+export function offWords(off: readonly Off[], units?: WordUnits): string {
+  const said = ({ what, by, within }: Off): [by: string, within: string] =>
+    what === 'salinity'
+      ? [beyondWords(Math.abs(by), within, units), psuWords(within, units)]
+      : what === 'temperature'
+        ? [degreesWords(Math.abs(by), units), degreesWords(within, units)]
+        : [`${Math.abs(by).toFixed(1)} dKH`, `${within} dKH`]
   return off
-    .map(
-      ({ what, by, within }) =>
-        `${what} ${Math.abs(by).toFixed(1)} ${units[what]} ${by > 0 ? 'over' : 'under'} the tank’s, within ${within} wanted`,
-    )
+    .map((one) => {
+      const [by, within] = said(one)
+      return `${one.what} ${by} ${one.by > 0 ? 'over' : 'under'} the tank’s, within ${within} wanted`
+    })
     .join('; ')
 }
 
@@ -120,7 +128,7 @@ export function releaseContents(journal: Journal, run: Run, now: number): Conten
   const switches = releaseSteps(journal, run)
     .flatMap((step) => step.switches ?? [])
     .map(({ item, running }): Content => ({ kind: 'equipment', happened, tankId: start.tankId, item, running }))
-  const across = start.animals.map(({ animalId, species, group, name, count, noQuarantine }): Content =>
+  const across = start.animals.map(({ animalId, species, group, name, count, noQuarantine, partOf }): Content =>
     start.fromTankId === undefined
       ? {
           kind: 'arrival',
@@ -137,7 +145,15 @@ export function releaseContents(journal: Journal, run: Run, now: number): Conten
           runId: run.id,
           ...(noQuarantine && { noQuarantine }),
         }
-      : { kind: 'move', happened, animalId, fromTankId: start.fromTankId, toTankId: start.tankId, cleanTransfer: true },
+      : {
+          kind: 'move',
+          happened,
+          animalId: partOf ?? animalId,
+          fromTankId: start.fromTankId,
+          toTankId: start.tankId,
+          ...(partOf !== undefined && { count, newAnimalId: animalId }),
+          cleanTransfer: true,
+        },
   )
   return [
     ...switches,
@@ -149,7 +165,7 @@ export function releaseContents(journal: Journal, run: Run, now: number): Conten
       tankId: start.tankId,
       outcome: 'released',
       measured: isMeasured,
-      ...(off.length > 0 && { off: offWords(off) }),
+      ...(off.length > 0 && { off: offWords(off, settingsOf(journal)?.units) }),
     },
   ]
 }

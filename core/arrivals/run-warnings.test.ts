@@ -6,7 +6,7 @@ import { home } from './testing.ts'
 function warned(it: ReturnType<typeof home>, time: string) {
   const run = runById(it.journal, 'run')!
   const now = it.ms(1, time)
-  return runWarnings(run, runNow(run, now), now, it.settings.clock)
+  return runWarnings(run, runNow(run, now), now, it.settings)
 }
 
 test('nothing is said of a run that keeps its limits, nor of a sealed bag', () => {
@@ -47,7 +47,7 @@ test('ammonia over the limit is the danger, and it is seen coming', () => {
   })
   it.event('hot', 15, { event: 'opened' })
   const run = runById(it.journal, 'hot')!
-  const at = (time: string) => runWarnings(run, runNow(run, it.ms(1, time)), it.ms(1, time), it.settings.clock)[0]
+  const at = (time: string) => runWarnings(run, runNow(run, it.ms(1, time)), it.ms(1, time), it.settings)[0]
   expect(at('10:56')).toMatchObject({ id: 'ammonia-ahead', tone: 'soon', isWayWrong: true })
   expect(at('11:30')).toMatchObject({
     id: 'ammonia',

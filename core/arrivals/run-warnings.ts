@@ -1,8 +1,9 @@
+import type { WordUnits } from '../acclimation/acclimation.schema.ts'
 import { targetOf, type Followed } from '../acclimation/follow.ts'
 import { offBy } from '../acclimation/trials.ts'
 import { degreesWords, freeWords, minutesWords, psuWords } from '../acclimation/words.ts'
 import { timeOf } from '../time/words.ts'
-import type { ZoneClock } from '../time/zone.ts'
+import type { Settings } from '../household/settings.ts'
 import { offWords } from './release.ts'
 import { instantOf, minuteOf, type Run } from './runs.ts'
 
@@ -16,16 +17,21 @@ export interface RunWarning {
 }
 
 /** Why the water never comes within reach: the room that takes its warmth, or what is off at the end. */
-function neverWords({ setup }: Run, { ahead }: Followed): string {
+function neverWords({ setup }: Run, { ahead }: Followed, units: WordUnits): string {
   const off = offBy(ahead.at(-1)!, targetOf(setup), setup.limits)
   const [only] = off
   return off.length === 1 && only!.what === 'temperature'
-    ? `As it goes now the container stays ${degreesWords(Math.abs(only!.by))} off: it loses its warmth to the room. A float collar, warm packs, or set it in a bowl of warm water.`
-    : `As it goes now the water would not come within reach in five hours${off.length > 0 ? `: ${offWords(off)}` : ''}.`
+    ? `As it goes now the container stays ${degreesWords(Math.abs(only!.by), units)} off: it loses its warmth to the room. A float collar, warm packs, or set it in a bowl of warm water.`
+    : `As it goes now the water would not come within reach in five hours${off.length > 0 ? `: ${offWords(off, units)}` : ''}.`
 }
 
 /** What speaks against going on as it goes: the animal's limits, passed or about to be. */
-export function runWarnings(run: Run, followed: Followed, now: number, clock: ZoneClock): RunWarning[] {
+export function runWarnings(
+  run: Run,
+  followed: Followed,
+  now: number,
+  { clock, units }: Pick<Settings, 'clock' | 'units'>,
+): RunWarning[] {
   const { limits } = run.setup
   const { now: water, ahead, readyAt, psuPerHour, openedAt } = followed
   const warnings: RunWarning[] = []
@@ -55,7 +61,7 @@ export function runWarnings(run: Run, followed: Followed, now: number, clock: Zo
     add(
       'pace',
       'act',
-      `Salinity has moved ${psuWords(psuPerHour)} an hour in the last quarter of an hour; it bears ${psuWords(limits.maxPsuPerHour)}. Leave the next scoop out, or slow the drip.`,
+      `Salinity has moved ${psuWords(psuPerHour, units)} an hour in the last quarter of an hour; it bears ${psuWords(limits.maxPsuPerHour, units)}. Leave the next scoop out, or slow the drip.`,
     )
   if (minute > limits.maxMinutes)
     add(
@@ -63,7 +69,7 @@ export function runWarnings(run: Run, followed: Followed, now: number, clock: Zo
       'act',
       `It has waited ${minutesWords(minute)}; ${minutesWords(limits.maxMinutes)} is the longest it should.`,
     )
-  else if (readyAt === null) add('never', 'act', neverWords(run, followed), true)
+  else if (readyAt === null) add('never', 'act', neverWords(run, followed, units), true)
   else if (readyAt > limits.maxMinutes + 0.5)
     add(
       'late',

@@ -1,6 +1,10 @@
 import { planBox } from '../acclimation/together.ts'
+import { animalById } from '../household/animals.ts'
 import { tankById } from '../household/tanks.ts'
 import { bagField, readBagForm, type BagContext } from './bag-form.ts'
+import { MS_PER_MINUTE } from '../time/zone.ts'
+import { arrivalOf } from './history.ts'
+import { releaseContents } from './release.ts'
 import { runById } from './runs.ts'
 import { runNow } from './run-now.ts'
 import { runStarted } from './start.ts'
@@ -83,6 +87,23 @@ describe('a run begun from the form of a plan', () => {
     expect(runs[0]!.start.animals).toHaveLength(1)
   })
 
+  test('beside a container that the tank is set to, the other runs to the tank as it will be', () => {
+    const it = begin(
+      {
+        ...LITRES,
+        [bagField('orchid', 'salinityPsu')]: '26',
+        [bagField('orchid', 'tanMgPerL')]: '6',
+        [bagField('shrimp', 'salinityPsu')]: '27',
+      },
+      { canBeMatched: true },
+    )
+    expect(it.plan.containers).toHaveLength(2)
+    const other = it.plan.containers.findIndex(({ comparison }) => comparison.advised !== 'match-and-release')
+    const matched = it.plan.containers[1 - other]!.bag.salinityPsu
+    expect(it.start(other).setup.setting.tank.salinityPsu).toBe(matched)
+    expect(it.start(1 - other).setup.setting.tank.salinityPsu).toBe(33)
+  })
+
   test('what nobody measured is kept as assumed, what was typed is not', () => {
     const run = begin({ ...LITRES, [bagField('orchid', 'salinityPsu')]: '31.8' }).start(0)
     expect(run.start.assumed).toContain('orchid.pH')
@@ -107,5 +128,36 @@ describe('a run begun from the form of a plan', () => {
     const run = between.start(0)
     expect(run.start.fromTankId).toBe('hall')
     expect(runNow(run, between.now).openedAt).toBe(0)
+  })
+
+  test('of a group some go: they part from it when they go across, and have a record of their own', () => {
+    const it = begin(LITRES, { from: true })
+    it.on(-3, '09:00', 'arrival', {
+      animalId: 'shrimp',
+      tankId: 'hall',
+      species: 'cleaner shrimp',
+      group: 'shrimp-crab-snail',
+      count: 5,
+    })
+    const { contents } = runStarted({
+      runId: 'some',
+      animals: [{ ...SHRIMP, partOf: 'shrimp' }],
+      tank: { id: 'side' },
+      from: { id: 'hall' },
+      source: null,
+      read: it.read,
+      container: { ...it.plan.containers[0]!, ids: ['shrimp'] },
+      way: it.plan.containers[0]!.comparison.ways[0]!,
+      now: it.now,
+    })
+    it.write(...contents)
+    const run = runById(it.journal, 'some')!
+    const { animalId } = run.start.animals[0]!
+    expect(animalId).not.toBe('shrimp')
+    expect(animalById(it.journal, 'shrimp')).toMatchObject({ count: 5 })
+    it.write(...releaseContents(it.journal, run, it.now + 60 * MS_PER_MINUTE))
+    expect(animalById(it.journal, 'shrimp')).toMatchObject({ count: 3, stays: [{ tankId: 'hall', to: null }] })
+    expect(animalById(it.journal, animalId)).toMatchObject({ count: 2, stays: [{ tankId: 'side', to: null }] })
+    expect(arrivalOf(it.journal, animalId)).toMatchObject({ tankId: 'side', source: 'Hall reef', run: { id: 'some' } })
   })
 })

@@ -8,7 +8,7 @@ import type { BagReading } from './bag-form.ts'
 /** What a run is begun by: who goes where, the plan's form as read, and the way chosen for its container. */
 export interface RunStarted {
   runId: string
-  /** As the run keeps them; of several containers all. */
+  /** As the run keeps them; of several containers all. A part of a group still goes by the group's id, and names it. */
   animals: ContentOf<'acclimation-start'>['animals']
   tank: Pick<Tank, 'id'>
   /** The own tank they come from. */
@@ -16,7 +16,7 @@ export interface RunStarted {
   /** Who sent them. */
   source: string | null
   read: BagReading
-  container: Pick<ContainerPlan, 'ids' | 'bag' | 'limits'>
+  container: Pick<ContainerPlan, 'ids' | 'bag' | 'limits' | 'tank'>
   way: Pick<Way, 'kind' | 'method' | 'broken'>
   now: number
 }
@@ -37,12 +37,14 @@ export function runStarted({ runId, animals, tank, from, source, read, container
     runId,
     tankId: tank.id,
     ...(from && { fromTankId: from.id }),
-    animals: animals.filter(({ animalId }) => container.ids.includes(animalId)),
+    animals: animals
+      .filter(({ animalId }) => container.ids.includes(animalId))
+      .map((animal, i) => (animal.partOf === undefined ? animal : { ...animal, animalId: `${runId}-${i}` })),
     way: way.kind,
     ...(way.method && { method: way.method }),
     setting: {
       bag: container.bag,
-      tank: question.tank,
+      tank: container.tank,
       container: question.container,
       room: question.room,
       float: question.float,

@@ -1,9 +1,11 @@
 import { compareAmmonia } from '../ammonia/ammonia.ts'
 import { limitsFor } from '../acclimation/limits.ts'
+import { psuWords } from '../acclimation/words.ts'
 import { bandFor, parameterById } from '../catalogue/parameter.ts'
 import { isCopper } from '../catalogue/treatments/groups.ts'
 import { coursesOf } from '../courses/course.ts'
 import { residentsOf } from '../household/animals.ts'
+import { volumeWords } from '../household/settings.ts'
 import { equipmentOf, kitsOf, type Tank } from '../household/tanks.ts'
 import type { Journal } from '../journal/journal.ts'
 import { lastValue, readingsOf } from '../readings/latest.ts'
@@ -128,10 +130,10 @@ export function salinity(asking: Asking): PreparationDraft | null {
     id: 'salinity',
     state: 'warns',
     title,
-    words: `${read}; the seller keeps it at ${said(seller)}, ${Math.abs(apart).toFixed(1)} psu apart. ${
+    words: `${read}; the seller keeps it at ${said(seller)}, ${psuWords(Math.abs(apart), settings.units)} apart. ${
       canBeSet
         ? swap?.ok
-          ? `Nobody lives there: swap ${swap.value.totalL.toFixed(1)} L for fresh water, prepared and warm.`
+          ? `Nobody lives there: swap ${volumeWords(swap.value.totalL, settings.units)} for fresh water, prepared and warm.`
           : 'Nobody lives there: it can be raised before.'
         : 'Others live there: it is mixed from the bag’s to the tank’s.'
     }`,

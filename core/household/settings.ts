@@ -1,5 +1,6 @@
 import type { ContentOf } from '../journal/entry.ts'
 import type { Journal } from '../journal/journal.ts'
+import { L_PER_UK_GAL, L_PER_US_GAL } from '../units/units.ts'
 import { zoneClock, type ZoneClock } from '../time/zone.ts'
 
 export type UnitHabits = ContentOf<'household'>['units']
@@ -12,6 +13,20 @@ export interface Settings {
 }
 
 export const METRIC: UnitHabits = { volume: 'L', length: 'cm', temperature: 'C', salinity: 'psu', alkalinity: 'dKH' }
+
+/** What volumes are said in, and how many litres one of it is. */
+export const volumeUnit = ({ volume }: Pick<UnitHabits, 'volume'>): { per: number; unit: string } =>
+  volume === 'us-gal'
+    ? { per: L_PER_US_GAL, unit: 'US gal' }
+    : volume === 'uk-gal'
+      ? { per: L_PER_UK_GAL, unit: 'UK gal' }
+      : { per: 1, unit: 'L' }
+
+/** Litres in a sentence, to three figures. */
+export function volumeWords(litres: number, units: Pick<UnitHabits, 'volume'>): string {
+  const { per, unit } = volumeUnit(units)
+  return `${Number((litres / per).toPrecision(3))} ${unit}`
+}
 
 /** The settings that hold, or null while the journal has none: then the first run asks. */
 export function settingsOf(journal: Journal): Settings | null {

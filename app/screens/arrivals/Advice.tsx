@@ -3,6 +3,7 @@ import type { ContainerPlan } from '../../../core/acclimation/together.ts'
 import type { Way } from '../../../core/acclimation/ways.ts'
 import type { BagReading } from '../../../core/arrivals/bag-form.ts'
 import { WAY_NAMES } from '../../../core/arrivals/step-words.ts'
+import { volumeWords } from '../../../core/household/settings.ts'
 import { Bar, Figure, Small, Stack } from '../../look/text.ts'
 import type { PlanSource } from './PlanBoard.tsx'
 import { matchingSwap, wayFigure } from './way-words.ts'
@@ -73,7 +74,7 @@ export function Advice({
             </Small>
             <div>
               <Figure $size={40}>
-                {swap && swap.withWhat === 'fresh' ? `${Number(swap.litres.toPrecision(3))} L` : figure}
+                {swap && swap.withWhat === 'fresh' ? volumeWords(swap.litres, source.context.units) : figure}
               </Figure>
             </div>
             <div style={{ fontSize: 17, lineHeight: 1.35 }}>

@@ -12,6 +12,7 @@ import {
   type BagReading,
 } from '../../../core/arrivals/bag-form.ts'
 import { limitsFor, mindsSalinity } from '../../../core/acclimation/limits.ts'
+import { degreesWords, psuWords } from '../../../core/acclimation/words.ts'
 import type { Limits } from '../../../core/acclimation/trials.ts'
 import type { Fault, Values } from '../../../core/calculators/calculator.ts'
 import { momentBeside } from '../../../core/time/words.ts'
@@ -256,6 +257,14 @@ function LimitFields({
 }) {
   const own = read.limits.get(animal.id)
   if (!own) return null
+  const { units } = context
+  /** Limits are kept as the handbook has them; a household of other habits sees them in its own beside. */
+  const inOwn = (id: keyof Limits, value: number): string | null =>
+    id === 'matchC' && units.temperature === 'F'
+      ? degreesWords(value, units)
+      : (id === 'matchPsu' || id === 'maxPsuPerHour') && units.salinity === 'sg'
+        ? psuWords(value, units)
+        : null
   const bag = read.question?.animals.find(({ id }) => id === animal.id)?.bag
   const known = limitsFor(animal.group, bag?.salinityPsu ?? 0, context.water.salinityPsu.value)!
   return (
@@ -263,7 +272,7 @@ function LimitFields({
       <summary>
         What {animal.name} bears
         <Quiet>
-          {mindsSalinity(own) ? `${own.maxPsuPerHour} psu/h, ` : ''}
+          {mindsSalinity(own) ? `${psuWords(own.maxPsuPerHour, units)}/h, ` : ''}
           {own.maxMinutes} min
         </Quiet>
       </summary>
@@ -280,7 +289,10 @@ function LimitFields({
                 label={label}
                 unit={unit}
                 {...field(limitField(animal.id, id))}
-                taken={{ text: String(known.limits[id]), why: 'handbook' }}
+                taken={{
+                  text: String(known.limits[id]),
+                  why: ['handbook', inOwn(id, known.limits[id]!)].filter(Boolean).join(', '),
+                }}
               />
             ),
           )}

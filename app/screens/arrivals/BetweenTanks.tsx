@@ -1,12 +1,15 @@
 import { useMemo } from 'react'
 import { useSearchParams } from 'react-router'
+import { Link } from 'react-aria-components'
 import { styled } from 'styled-components'
 import { canBeMatched } from '../../../core/arrivals/water-checks.ts'
 import { waterOfTank } from '../../../core/arrivals/water.ts'
 import { animalLabel, residentsOf, type Animal } from '../../../core/household/animals.ts'
 import { tankById, tanksOf, type Tank } from '../../../core/household/tanks.ts'
-import { runningIn } from '../../../core/courses/course.ts'
+import type { CoursePlan } from '../../../core/courses/plan.ts'
 import { courseName } from '../../../core/courses/names.ts'
+import { tankOfPlan, useRunningPlans } from '../../courses/usePlans.ts'
+import { phaseWords } from '../../courses/words.ts'
 import { useNow } from '../../frame/now.tsx'
 import { useHousehold } from '../../journal/provider.tsx'
 import { inputShape } from '../../fields/shell.tsx'
@@ -40,6 +43,26 @@ const Who = styled.div`
   }
 `
 
+/** Who goes, and how many of a group. */
+interface Going {
+  animal: Animal
+  count: number
+}
+
+/** As the address names them: "plum", "tetras.4" for four of a group. */
+const asked = ({ animal, count }: Going) => (count < animal.count ? `${animal.id}.${count}` : animal.id)
+const askedFor = (who: string, residents: readonly Animal[]): Going[] =>
+  who.split(',').flatMap((one) => {
+    const [id, part] = one.split('.')
+    const animal = residents.find((resident) => resident.id === id)
+    const some = Math.floor(Number(part ?? NaN))
+    return animal ? [{ animal, count: some >= 1 ? Math.min(some, animal.count) : animal.count }] : []
+  })
+const idsOf = (who: readonly Going[]) => who.map(({ animal }) => animal.id).join(' ')
+/** What to call those of a group who go. */
+const goingLabel = ({ animal, count }: Going) =>
+  animalLabel(count < animal.count ? { ...animal, name: null, count } : animal)
+
 /** From one own tank to another, by the same plan as from a bag: the first tank's water is the bag's. */
 export function BetweenTanks() {
   const { journal } = useHousehold()
@@ -55,16 +78,15 @@ export function BetweenTanks() {
     others[0] ??
     null
   const residents = from ? residentsOf(journal, from.id) : []
-  const asked = (params.get('who') ?? '').split(',').filter(Boolean)
-  const who = residents.filter(({ id }) => asked.includes(id))
-  const go = (next: { from?: string; to?: string; who?: string[] }) => {
+  const who = askedFor(params.get('who') ?? '', residents)
+  const go = (next: { from?: string; to?: string; who?: readonly Going[] }) => {
     const set = new URLSearchParams()
     const fromId = next.from ?? from?.id
     if (fromId) set.set('from', fromId)
     const toId = next.to ?? (next.from ? undefined : to?.id)
     if (toId) set.set('to', toId)
-    const names = next.who ?? (next.from ? [] : who.map(({ id }) => id))
-    if (names.length > 0) set.set('who', names.join(','))
+    const goes = next.who ?? (next.from ? [] : who)
+    if (goes.length > 0) set.set('who', goes.map(asked).join(','))
     setParams(set, { replace: true })
   }
   return (
@@ -78,21 +100,21 @@ export function BetweenTanks() {
         </div>
         {from === null ? (
           <Small>Nobody lives in any tank.</Small>
-        ) : to === null ? (
-          <Small>There is no other tank of the same kind of water.</Small>
         ) : (
-          <>
-            <Line $gap={14}>
-              <label>
-                <strong>From</strong>{' '}
-                <Select value={from.id} onChange={(event) => go({ from: event.target.value })}>
-                  {lived.map(({ id, name }) => (
-                    <option key={id} value={id}>
-                      {name}
-                    </option>
-                  ))}
-                </Select>
-              </label>
+          <Line $gap={14}>
+            <label>
+              <strong>From</strong>{' '}
+              <Select value={from.id} onChange={(event) => go({ from: event.target.value })}>
+                {lived.map(({ id, name }) => (
+                  <option key={id} value={id}>
+                    {name}
+                  </option>
+                ))}
+              </Select>
+            </label>
+            {to === null ? (
+              <span>There is no other tank with {from.water === 'marine' ? 'salt' : 'fresh'} water to go to.</span>
+            ) : (
               <label>
                 <strong>to</strong>{' '}
                 <Select value={to.id} onChange={(event) => go({ to: event.target.value })}>
@@ -103,18 +125,22 @@ export function BetweenTanks() {
                   ))}
                 </Select>
               </label>
-            </Line>
+            )}
+          </Line>
+        )}
+        {from && to && (
+          <>
             <Who role="group" aria-label="Who goes">
               {residents.map((animal) => (
                 <button
                   key={animal.id}
                   type="button"
-                  aria-pressed={who.some(({ id }) => id === animal.id)}
+                  aria-pressed={who.some((one) => one.animal.id === animal.id)}
                   onClick={() =>
                     go({
-                      who: who.some(({ id }) => id === animal.id)
-                        ? who.filter(({ id }) => id !== animal.id).map(({ id }) => id)
-                        : [...who.map(({ id }) => id), animal.id],
+                      who: who.some((one) => one.animal.id === animal.id)
+                        ? who.filter((one) => one.animal.id !== animal.id)
+                        : [...who, { animal, count: animal.count }],
                     })
                   }
                 >
@@ -122,11 +148,34 @@ export function BetweenTanks() {
                 </button>
               ))}
             </Who>
+            {who
+              .filter(({ animal }) => animal.count > 1)
+              .map(({ animal, count }) => (
+                <label key={animal.id}>
+                  <strong>How many of the {animalLabel(animal)}</strong>{' '}
+                  <Select
+                    value={count}
+                    onChange={(event) =>
+                      go({
+                        who: who.map((one) =>
+                          one.animal.id === animal.id ? { animal, count: Number(event.target.value) } : one,
+                        ),
+                      })
+                    }
+                  >
+                    {Array.from({ length: animal.count }, (_, i) => animal.count - i).map((n) => (
+                      <option key={n} value={n}>
+                        {n === animal.count ? `all ${n}` : n}
+                      </option>
+                    ))}
+                  </Select>
+                </label>
+              ))}
             <CourseWords from={from} to={to} />
             {who.length === 0 ? (
               <Small>Who goes? Pick them above.</Small>
             ) : (
-              <Board key={`${from.id} ${to.id} ${who.map(({ id }) => id).join(' ')}`} from={from} to={to} who={who} />
+              <Board key={`${from.id} ${to.id} ${idsOf(who)}`} from={from} to={to} who={who} />
             )}
           </>
         )}
@@ -137,43 +186,50 @@ export function BetweenTanks() {
 
 /** What a move would do to courses at either end. */
 function CourseWords({ from, to }: { from: Tank; to: Tank }) {
-  const { journal } = useHousehold()
-  const leaving = runningIn(journal, from.id)
-  const coming = runningIn(journal, to.id)
+  const plans = useRunningPlans()
+  const isUndone = ({ phase }: CoursePlan) => phase === 'ramp' || phase === 'hold'
+  const nameOf = ({ course }: CoursePlan) => courseName(course.protocol, course.dose.id)
   return (
     <>
-      {leaving.map((course) => (
-        <Bar key={course.id} $tone="soon">
-          {courseName(course.protocol, course.dose.id)} runs in {from.name}: its own page says when its fish may go, and
-          by which rules. Only the animal goes across, no water, net or pipe.
-        </Bar>
-      ))}
-      {coming.map((course) => (
-        <Bar key={course.id} $tone="act">
-          {courseName(course.protocol, course.dose.id)} runs in {to.name}: a fish that comes starts its count over.
-        </Bar>
-      ))}
+      {plans
+        .filter((plan) => tankOfPlan(plan) === from.id)
+        .map((plan) => (
+          <Bar key={plan.course.id} $tone={isUndone(plan) ? 'act' : 'soon'}>
+            {nameOf(plan)} runs in {from.name}, {phaseWords(plan)}
+            {isUndone(plan) ? ': not done, and who goes now takes along what it was for.' : '.'} Its{' '}
+            <Link href={`/courses/${plan.course.id}`}>own page</Link> says when its fish may go, and by which rules.
+            Only the animal goes across, no water, net or pipe.
+          </Bar>
+        ))}
+      {plans
+        .filter((plan) => tankOfPlan(plan) === to.id)
+        .map((plan) => (
+          <Bar key={plan.course.id} $tone="act">
+            {nameOf(plan)} runs in {to.name}: a fish that comes starts its count over.
+          </Bar>
+        ))}
     </>
   )
 }
 
-function Board({ from, to, who }: { from: Tank; to: Tank; who: readonly Animal[] }) {
+function Board({ from, to, who }: { from: Tank; to: Tank; who: readonly Going[] }) {
   const { journal, settings, revision } = useHousehold()
   const now = useNow()
-  const key = who.map(({ id }) => id).join(' ')
+  const key = who.map(asked).join(' ')
   const source = useMemo(
     (): PlanSource => ({
-      draft: `between-${from.id}-${to.id}-${key}`,
+      draft: `between-${from.id}-${to.id}-${idsOf(who)}`,
       source: null,
-      animals: who.map(({ id, species, group, name, count }) => ({
+      animals: who.map(({ animal: { id, species, group, name, count: all }, count }) => ({
         animalId: id,
         species,
         group,
         count,
-        ...(name !== null && { name }),
+        // A part of a group is not who the group is: its name stays behind.
+        ...(count < all ? { partOf: id } : name !== null && { name }),
       })),
       context: {
-        animals: who.map((animal) => ({ id: animal.id, name: animalLabel(animal), group: animal.group })),
+        animals: who.map((going) => ({ id: going.animal.id, name: goingLabel(going), group: going.animal.group })),
         tank: to,
         water: waterOfTank(journal, to, now),
         from: { tank: from, water: waterOfTank(journal, from, now) },

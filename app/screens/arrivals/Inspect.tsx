@@ -198,7 +198,13 @@ function Looked({ animal }: { animal: ExpectedArrival }) {
             Venomous or armed: the bag by its neck, hands out of the water, hot water (40–45 °C) at hand.
           </Bar>
         ) : null}
-        {kind === 'fish' && <Tapper who={who} breaths={breaths} onBreaths={(count) => change('breaths', count === null ? '' : String(count))} />}
+        {kind === 'fish' && (
+          <Tapper
+            who={who}
+            breaths={breaths}
+            onBreaths={(count) => change('breaths', count === null ? '' : String(count))}
+          />
+        )}
         <TickGrid ticks={[...ticks, ...ticksFor('bag', water)]} signs={signs} onToggle={toggle} who={who} />
         <Then signs={signs} />
         <TakePhoto what={who} onTaken={(photo) => setPhotos((before_) => [...before_, photo])} />

@@ -1,6 +1,8 @@
 import type { ContainerPlan } from '../../../core/acclimation/together.ts'
 import type { BagReading } from '../../../core/arrivals/bag-form.ts'
+import { psuWords } from '../../../core/acclimation/words.ts'
 import type { Content } from '../../../core/journal/entry.ts'
+import { volumeWords } from '../../../core/household/settings.ts'
 import { iso } from '../../../core/time/zone.ts'
 import { thisInstant } from '../../frame/now.tsx'
 import { useKeeping, UnkeptNote } from '../../journal/keeping.tsx'
@@ -53,15 +55,15 @@ export function MatchTank({
       {swap && (
         <Bar $tone="soon">
           {swap.withWhat === 'fresh'
-            ? `Swap ${Number(swap.litres.toPrecision(3))} L of ${tank.name} for fresh water: dechlorinated, at the tank’s warmth, in slowly, with the bacteria’s sponge kept wet. Measure it after a quarter of an hour of flow.`
-            : `Raise ${tank.name} by ${swap.apart.toFixed(1)} psu with mixed salt water before the animal is in; dry salt never with an animal in the water.`}{' '}
-          Afterwards it goes back up by one or two psu a day at most.
+            ? `Swap ${volumeWords(swap.litres, settings.units)} of ${tank.name} for fresh water: dechlorinated, at the tank’s warmth, in slowly, with the bacteria’s sponge kept wet. Measure it after a quarter of an hour of flow.`
+            : `Raise ${tank.name} by ${psuWords(swap.apart, settings.units)} with mixed salt water before the animal is in; dry salt never with an animal in the water.`}{' '}
+          Afterwards it goes back up by {psuWords(1, settings.units)} to {psuWords(2, settings.units)} a day at most.
         </Bar>
       )}
       {swap?.withWhat === 'fresh' && (
         <div>
           <Button onPress={() => void log()} isDisabled={busy}>
-            Log the swap of {Number(swap.litres.toPrecision(3))} L
+            Log the swap of {volumeWords(swap.litres, settings.units)}
           </Button>
         </div>
       )}

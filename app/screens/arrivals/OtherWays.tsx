@@ -29,7 +29,7 @@ export function OtherWays({ run, followed, isAsked }: { run: Run; followed: Foll
 }
 
 function WaysFromHere({ run, followed }: { run: Run; followed: Followed }) {
-  const { journal } = useHousehold()
+  const { journal, settings } = useHousehold()
   const { keep, busy, unkept } = useKeeping()
   const { setting, limits } = run.setup
   const tank = tankById(journal, run.start.tankId)
@@ -61,6 +61,7 @@ function WaysFromHere({ run, followed }: { run: Run; followed: Followed }) {
       ...(setting.gasExchangePerHour !== undefined && { gasExchangePerHour: setting.gasExchangePerHour }),
       shippingHours: run.start.shippingHours,
       tankCanBeMatched: tank !== null && canBeMatched(journal, tank),
+      units: { salinity: settings.units.salinity, temperature: settings.units.temperature },
     }
     // eslint-disable-next-line react-hooks/exhaustive-deps -- only what was done and measured asks anew, not each second
   }, [run, followed.measured.length, followed.scoops, followed.mlPerMinute])

@@ -55,6 +55,18 @@ const reading = (tankId: string, parameter: string, value: number, unit: string)
 
 describe('between two own tanks', () => {
   const ORCHID = arrival('orchid', 'side', 2, 1, 'Orchid')
+  const FRESH: Content[] = [
+    {
+      kind: 'tank-setup',
+      happened: fromNow(-3000),
+      tankId: 'pond',
+      name: 'Study planted',
+      water: 'freshwater',
+      role: 'display',
+      sheet: { shape: { kind: 'known', litres: 80 } },
+    },
+    { ...arrival('tetras', 'pond', 2, 9), species: 'ember tetra', group: 'fw-scaleless' } as Content,
+  ]
 
   test('who goes is picked; the water it comes from is the bag, read where it was read', async () => {
     const { user } = await open('/arrivals/between?from=side&to=hall', ORCHID, reading('hall', 'salinity', 35, 'psu'))
@@ -92,8 +104,30 @@ describe('between two own tanks', () => {
     expect(screen.getByLabelText('to')).toHaveValue('side')
   })
 
+  test('the only tank of its water has nowhere to send anybody, and another can be picked', async () => {
+    const { user } = await open('/arrivals/between?from=pond', ORCHID, ...FRESH)
+    expect(screen.getByText(/no other tank with fresh water/)).toBeInTheDocument()
+    await user.selectOptions(screen.getByLabelText('From'), 'side')
+    expect(screen.getByLabelText('to')).toHaveValue('hall')
+  })
+
+  test('of a group some may go: how many is asked, the rest stay', async () => {
+    const { user, lines } = await open('/arrivals/between?from=side&to=hall', ORCHID, arrival('chromis', 'side', 2, 5))
+    const who = screen.getByRole('group', { name: 'Who goes' })
+    await user.click(within(who).getByRole('button', { name: /^5 / }))
+    await user.selectOptions(screen.getByLabelText(/^How many of the 5 /), '2')
+    expect(screen.getByLabelText('address')).toHaveTextContent('who=chromis.2')
+    await user.type(screen.getByLabelText('Water round it'), '2')
+    await waitFor(() => expect(screen.getByRole('button', { name: 'Start: it is in the container' })).toBeEnabled())
+    await user.click(screen.getByRole('button', { name: 'Start: it is in the container' }))
+    await waitFor(() => expect(lines('acclimation-start')).toHaveLength(1))
+    const [going] = lines('acclimation-start')[0]!.animals
+    expect(going).toMatchObject({ count: 2, partOf: 'chromis' })
+    expect(going!.animalId).not.toBe('chromis')
+  })
+
   test('a course in either water is said before anybody moves', async () => {
-    await open('/arrivals/between?from=hall&to=side&who=plum', ORCHID, {
+    const { user } = await open('/arrivals/between?from=hall&to=side&who=plum', ORCHID, {
       kind: 'course-start',
       happened: fromNow(-3 * 24 * 60),
       courseId: 'c',
@@ -103,6 +137,9 @@ describe('between two own tanks', () => {
       animalIds: ['orchid'],
     })
     expect(screen.getByText(/runs in Side tub: a fish that comes starts its count over/)).toBeInTheDocument()
+    expect(screen.queryByText(/not done, and who goes now/)).not.toBeInTheDocument()
+    await user.selectOptions(screen.getByLabelText('From'), 'side')
+    expect(screen.getByText(/runs in Side tub, step 1 of \d: not done, and who goes now/)).toBeInTheDocument()
   })
 })
 

@@ -50,6 +50,9 @@ export interface PlanSource {
   draft: string
 }
 
+const enough = ({ context }: PlanSource) =>
+  context.from ? 'Litres are enough to begin' : 'Hours and litres are enough to begin'
+
 /** From the bag to the tank: figures in, the ways side by side, the advice with its reasons, and the float begun. */
 export function PlanBoard({ source }: { source: PlanSource }) {
   const isPhone = useIsPhone()
@@ -104,8 +107,8 @@ export function PlanBoard({ source }: { source: PlanSource }) {
             {good.question
               ? 'Working it out …'
               : isWaitingFor.length > 0
-                ? `How many litres are round ${listed(isWaitingFor.map(({ name }) => name))}? Hours and litres are enough to begin; what nobody has measured is assumed, and says so.`
-                : 'Hours and litres are enough to begin.'}
+                ? `How many litres are round ${listed(isWaitingFor.map(({ name }) => name))}? ${enough(source)}; what nobody has measured is assumed, and says so.`
+                : `${enough(source)}.`}
           </Waiting>
         )}
         {isPhone && fields('rest')}

@@ -80,7 +80,7 @@ const Know = styled.label`
 
 /** The move from the container to the tank, step by step; what is still off is said before it is done. */
 export function Release({ run, followed, onBack }: { run: Run; followed: Followed; onBack: () => void }) {
-  const { journal } = useHousehold()
+  const { journal, settings } = useHousehold()
   const { keep, busy, unkept } = useKeeping()
   const [knows, setKnows] = useState(false)
   const steps = releaseSteps(journal, run)
@@ -103,7 +103,7 @@ export function Release({ run, followed, onBack }: { run: Run; followed: Followe
       <Stack $gap={16} style={{ maxWidth: 720 }}>
         {!isTrue ? (
           <Bar $tone="act" role="status">
-            Not near enough yet: {offWords(off)}.
+            Not near enough yet: {offWords(off, settings.units)}.
           </Bar>
         ) : (
           !isMeasured && (

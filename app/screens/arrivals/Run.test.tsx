@@ -162,7 +162,7 @@ describe('across', () => {
     const { user, lines } = await open(floating(22), happened(22, 16, { event: 'opened' }))
     await user.click(screen.getByRole('button', { name: 'across now all the same' }))
     const across = screen.getByRole('region', { name: 'Across' })
-    expect(within(across).getByRole('status')).toHaveTextContent(/Not near enough yet: salinity 2.0 psu under/)
+    expect(within(across).getByRole('status')).toHaveTextContent(/Not near enough yet: salinity 2 psu under/)
     for (let left = 3; left > 0; left--) {
       await user.click(within(across).getAllByRole('button', { pressed: false })[0]!)
       await waitFor(() => expect(within(across).queryAllByRole('button', { pressed: false })).toHaveLength(left - 1))
@@ -171,7 +171,7 @@ describe('across', () => {
     expect(log).toBeDisabled()
     await user.click(screen.getByRole('checkbox'))
     await user.click(log)
-    expect(await screen.findByText(/Still off: salinity 2.0 psu under/)).toBeInTheDocument()
+    expect(await screen.findByText(/Still off: salinity 2 psu under/)).toBeInTheDocument()
     expect(lines().find(({ kind }) => kind === 'acclimation-end')).toMatchObject({
       measured: false,
       off: expect.stringMatching(/^salinity 2.0 psu under/) as string,

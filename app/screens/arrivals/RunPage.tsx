@@ -147,7 +147,7 @@ function LiveRun({ run }: { run: Run }) {
   const isDue = now >= due
   const words = stepWords(next, run.setup.method, isDue)
   const isNow = isDue && (next.kind === 'move' || next.kind === 'measure')
-  const warnings = runWarnings(run, followed, now, settings.clock)
+  const warnings = runWarnings(run, followed, now, settings)
   const awake = useAwake()
   useRing(isDue && !isReleasing ? `${run.id} ${next.kind} ${run.happenings.length}` : null)
   const content = stepContent(run, next)
@@ -259,7 +259,7 @@ function LiveRun({ run }: { run: Run }) {
             <Stack $gap={18} style={{ gridArea: 'water' }}>
               <RunState run={run} followed={followed} now={now} />
               {readyAt !== null && followed.off.length > 0 && !isFloating && (
-                <Small style={{ fontSize: 15 }}>Still off: {offWords(followed.off)}.</Small>
+                <Small style={{ fontSize: 15 }}>Still off: {offWords(followed.off, settings.units)}.</Small>
               )}
               {!isFloating && (
                 <OtherWays run={run} followed={followed} isAsked={warnings.some(({ isWayWrong }) => isWayWrong)} />

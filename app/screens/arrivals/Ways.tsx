@@ -141,7 +141,7 @@ export function questionOf(container: ContainerPlan, question: BoxQuestion, wait
   return {
     setting: {
       bag,
-      tank: question.tank,
+      tank: container.tank,
       container: question.container,
       room: question.room,
       float: question.float,
@@ -153,6 +153,7 @@ export function questionOf(container: ContainerPlan, question: BoxQuestion, wait
     limits: container.limits,
     shippingHours: question.shippingHours,
     tankCanBeMatched: question.tankCanBeMatched,
+    units: question.units,
     waitMinutes,
   }
 }
@@ -178,7 +179,11 @@ export function Ways({ container, question, picked, onPick, wait, onWait, isBehi
   )
   const columns = shown.map((way) => ({
     way,
-    quantities: quantitiesOf(targetOf({ setting: { ...question, bag }, way: way.kind }), limits, units),
+    quantities: quantitiesOf(
+      targetOf({ setting: { ...question, bag, tank: container.tank }, way: way.kind }),
+      limits,
+      units,
+    ),
   }))
   const rows = columns[0]?.quantities ?? []
   const domains = rows.map((_, i) =>
@@ -219,7 +224,11 @@ export function Ways({ container, question, picked, onPick, wait, onWait, isBehi
                       <Figure $size={19}>{figure}</Figure>
                       <Small>
                         {way.kind === comparison.advised && <em>advised · </em>}
-                        {way.method ? `across at minute ${way.moveAt}` : 'and across'}
+                        {way.method
+                          ? `across at minute ${way.moveAt}`
+                          : way.moveAt === 0
+                            ? 'by net or cup'
+                            : 'afloat, then across'}
                       </Small>
                     </Head>
                   )}

@@ -18,6 +18,7 @@ export const AcclimationStart = content(
         dip: opt(Type.Boolean({ description: 'a dip before it goes across' })),
         lightUmol: opt(nonNegative('light it comes from, µmol photons/m²/s')),
         noQuarantine: opt(Type.Boolean()),
+        partOf: opt(id('the group of an own tank that it parts from when it goes across')),
       }),
       { minItems: 1, maxItems: 50 },
     ),
