@@ -174,7 +174,7 @@ describe('across', () => {
     expect(await screen.findByText(/Still off: salinity 2 psu under/)).toBeInTheDocument()
     expect(lines().find(({ kind }) => kind === 'acclimation-end')).toMatchObject({
       measured: false,
-      off: expect.stringMatching(/^salinity 2.0 psu under/) as string,
+      off: expect.stringMatching(/^salinity 2 psu under/) as string,
     })
   })
 
