@@ -1,6 +1,8 @@
 import { lazy, Suspense, useState } from 'react'
 import { styled } from 'styled-components'
 import { arrivalTaskContents, type ArrivalAnswer, type ArrivalTask } from '../../core/arrivals/tasks.ts'
+import { animalById } from '../../core/household/animals.ts'
+import { inputShape } from '../fields/shell.tsx'
 import { thisInstant, useNow } from '../frame/now.tsx'
 import { useKeeping, UnkeptNote } from '../journal/keeping.tsx'
 import { useHousehold } from '../journal/provider.tsx'
@@ -35,6 +37,11 @@ const Seen = styled.label`
     flex: none;
     accent-color: var(--second);
   }
+`
+
+const HowMany = styled.select`
+  ${inputShape}
+  width: auto;
 `
 
 interface ArrivalTaskCardProps {
@@ -193,29 +200,49 @@ function HeadCount({
   onDone: (answer: ArrivalAnswer) => void
 }) {
   const { journal } = useHousehold()
-  const [seen, setSeen] = useState<ReadonlySet<string>>(new Set())
+  // How many of each were seen; a single animal is one or none.
+  const [counted, setCounted] = useState<Readonly<Record<string, number>>>({})
   const Main = next ? PrimaryButton : Button
-  const missing = task.animalIds.length - seen.size
+  const all = task.animalIds.map((id) => ({ id, count: animalById(journal, id)?.count ?? 1 }))
+  const total = all.reduce((sum, { count }) => sum + count, 0)
+  const there = all.reduce((sum, { id }) => sum + (counted[id] ?? 0), 0)
+  const set = (id: string, count: number) => setCounted({ ...counted, [id]: count })
+  const answer = (): ArrivalAnswer => ({
+    seen: all.filter(({ id }) => counted[id]).map(({ id }) => id),
+    seenCounts: Object.fromEntries(
+      all.flatMap(({ id, count }) => (counted[id] && counted[id] < count ? [[id, counted[id]]] : [])),
+    ),
+  })
   return (
     <Stack $gap={4}>
-      {task.animalIds.map((id) => (
-        <Seen key={id}>
-          <input
-            type="checkbox"
-            checked={seen.has(id)}
-            onChange={(event) => {
-              const after = new Set(seen)
-              if (event.target.checked) after.add(id)
-              else after.delete(id)
-              setSeen(after)
-            }}
-          />
-          <span>{animalName(journal, id)}</span>
-        </Seen>
+      {all.map(({ id, count }) => (
+        <Line key={id} $gap={12}>
+          <Seen>
+            <input
+              type="checkbox"
+              checked={(counted[id] ?? 0) > 0}
+              onChange={(event) => set(id, event.target.checked ? count : 0)}
+            />
+            <span>{animalName(journal, id)}</span>
+          </Seen>
+          {count > 1 && (counted[id] ?? 0) > 0 && (
+            <HowMany
+              aria-label={`How many of the ${animalName(journal, id)} were seen`}
+              value={counted[id]}
+              onChange={(event) => set(id, Number(event.target.value))}
+            >
+              {Array.from({ length: count }, (_, i) => count - i).map((n) => (
+                <option key={n} value={n}>
+                  {n === count ? `all ${n}` : n}
+                </option>
+              ))}
+            </HowMany>
+          )}
+        </Line>
       ))}
       <div>
-        <Main onPress={() => onDone({ seen: [...seen] })} isDisabled={busy}>
-          {missing === 0 ? 'All seen' : seen.size === 0 ? 'None seen' : `${missing} not seen`}
+        <Main onPress={() => onDone(answer())} isDisabled={busy}>
+          {there === total ? 'All seen' : there === 0 ? 'None seen' : `${total - there} not seen`}
         </Main>
       </div>
     </Stack>

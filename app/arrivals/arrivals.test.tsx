@@ -83,6 +83,24 @@ describe('what is due after an arrival', () => {
     await waitFor(() => expect(last('sighting')).toMatchObject({ animalIds: ['orchid'], seen: true }))
   })
 
+  test('of a group it is asked how many were seen', async () => {
+    const [expected, began, opened, arrived, ended] = across(180)
+    const six = { ...arrived!, count: 6, name: undefined, species: 'blue chromis' } as Content
+    const { user, last } = await show(
+      'morning-check',
+      expected!,
+      began!,
+      opened!,
+      JSON.parse(JSON.stringify(six)) as Content,
+      ended!,
+    )
+    await user.click(screen.getByRole('checkbox', { name: '6 blue chromis' }))
+    expect(screen.getByRole('button', { name: 'All seen' })).toBeInTheDocument()
+    await user.selectOptions(screen.getByLabelText('How many of the 6 blue chromis were seen'), '4')
+    await user.click(screen.getByRole('button', { name: '2 not seen' }))
+    await waitFor(() => expect(last('sighting')).toMatchObject({ animalIds: ['orchid'], seen: true, seenCount: 4 }))
+  })
+
   test('the evening look is kept as calm; it can be put off and skipped with a word', async () => {
     const { user, last } = await show('evening-check', ...across(180))
     await user.click(screen.getByRole('button', { name: 'Nothing seen' }))

@@ -90,7 +90,8 @@ function sightingMarks(sighting: ContentOf<'sighting'>, { journal }: Wording): M
   const who =
     sighting.animalIds.length === 0 ? '' : `${listed(sighting.animalIds.map((id) => animalName(journal, id)))} `
   const told: string[] = []
-  if (sighting.seen !== undefined) told.push(sighting.seen ? 'seen' : 'not seen')
+  if (sighting.seen !== undefined)
+    told.push(!sighting.seen ? 'not seen' : sighting.seenCount === undefined ? 'seen' : `${sighting.seenCount} seen`)
   if (sighting.appetite !== undefined) told.push(APPETITE[sighting.appetite]!)
   for (const { sign, present } of sighting.signs) {
     // "not eating" and an appetite of nothing are one fact.

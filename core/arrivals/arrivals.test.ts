@@ -202,6 +202,21 @@ describe('what is due after it', () => {
     })
   })
 
+  test('of those counted, groups seen in part stand by themselves, with how many', () => {
+    const { it } = released({})
+    const count = tasksAt(it, 2, '08:30').find(({ kind }) => kind === 'morning-check')!
+    const contents = arrivalTaskContents({ ...count, animalIds: ['orchid', 'tetras', 'shrimp'] }, it.ms(2, '08:30'), {
+      seen: ['orchid', 'tetras'],
+      seenCounts: { tetras: 7 },
+    })
+    expect(contents.slice(0, 3)).toMatchObject([
+      { animalIds: ['orchid'], seen: true },
+      { animalIds: ['tetras'], seen: true, seenCount: 7 },
+      { animalIds: ['shrimp'], seen: false },
+    ])
+    expect(contents[0]).not.toHaveProperty('seenCount')
+  })
+
   test('lights that went off for it go on again the next morning', () => {
     const { it } = released({}, (house) => {
       house.on(-5, '08:00', 'equipment', { tankId: 'side', item: 'light', running: true })

@@ -220,6 +220,8 @@ export interface ArrivalAnswer {
   appetite?: number
   /** Head count: who was seen. */
   seen?: readonly string[]
+  /** Head count: of groups not seen in full, how many were. */
+  seenCounts?: Readonly<Record<string, number>>
 }
 
 const CALM = {
@@ -233,7 +235,7 @@ const CALM = {
 export function arrivalTaskContents(
   task: Pick<ArrivalTask, 'id' | 'kind' | 'tankId' | 'animalIds' | 'title'>,
   now: number,
-  { appetite, seen }: ArrivalAnswer = {},
+  { appetite, seen, seenCounts = {} }: ArrivalAnswer = {},
 ): Content[] {
   const happened = iso(now)
   const { tankId } = task
@@ -263,8 +265,13 @@ export function arrivalTaskContents(
     case 'morning-check': {
       const there = new Set(seen ?? task.animalIds)
       const missing = task.animalIds.filter((id) => !there.has(id))
+      const [whole, inPart] = [false, true].map((some) => [...there].filter((id) => id in seenCounts === some)) as [
+        string[],
+        string[],
+      ]
       return [
-        ...(there.size > 0 ? [sighting([...there], { seen: true })] : []),
+        ...(whole.length > 0 ? [sighting(whole, { seen: true })] : []),
+        ...inPart.map((id) => sighting([id], { seen: true, seenCount: seenCounts[id]! })),
         ...(missing.length > 0 ? [sighting(missing, { seen: false })] : []),
         done,
       ]

@@ -65,6 +65,7 @@ export const Sighting = content(
     ),
     breathsPerMinute: opt(positive('gill beats at rest')),
     seen: opt(Type.Boolean({ description: 'head count: this animal was seen, or not' })),
+    seenCount: opt(count('head count: how many of a group were seen, when not all were')),
     words: opt(words('what was written, in the keeper’s words')),
   },
   'something is seen, or looked for',

@@ -96,6 +96,7 @@ export function SightingForm({ tank, day, correcting, onDone }: FormProps<Conten
       ...(values.breaths.trim() !== '' && { breathsPerMinute: breaths }),
       ...(values.words.trim() !== '' && { words: values.words.trim() }),
       ...(old?.seen !== undefined && { seen: old.seen }),
+      ...(old?.seenCount !== undefined && { seenCount: old.seenCount }),
     }
     return { contents: [content] }
   }
