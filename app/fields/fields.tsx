@@ -65,6 +65,8 @@ export function TextField<V extends FieldValues>({
   const input = (
     <Input
       {...field}
+      // A field that appears while the form is open has no value yet.
+      value={(field.value as string | undefined) ?? ''}
       {...described(id, hint, problem)}
       type={type}
       $mono={figure}

@@ -1,4 +1,4 @@
-import type { ContentOf, Entry } from '../../core/journal/entry.ts'
+import type { Content, ContentOf, Entry } from '../../core/journal/entry.ts'
 import { iso } from '../../core/time/zone.ts'
 import { thisInstant } from '../frame/now.tsx'
 import { entriesOf, newId, photosOf } from '../journal/opened.ts'
@@ -16,23 +16,46 @@ const photoContent = (
   happened: string,
 ): ContentOf<'photo'> => ({ kind: 'photo', happened, photoId, ...of, widthPx, heightPx, bytes: jpeg.length })
 
-/**
- * Keeps pictures: each on disk before the entry that names it, so that no entry is ever without its picture.
- * @throws StorageRefusal, and then no entry was kept
- */
-export async function keepPhotos(
-  household: Household,
+/** Puts pictures on disk, before any entry names them: so no entry is ever without its picture. */
+async function stored(
+  { which }: Pick<Household, 'which'>,
   photos: readonly ScaledPhoto[],
   of: PhotoOf,
-  happened = iso(thisInstant()),
-): Promise<Entry[]> {
-  if (photos.length === 0) return []
-  const store = photosOf(household.which)
+  happened: string,
+): Promise<ContentOf<'photo'>[]> {
+  const store = photosOf(which)
   const contents: ContentOf<'photo'>[] = []
   for (const photo of photos) {
     const photoId = newId()
     await store.put(photoId, photo.jpeg)
     contents.push(photoContent(photoId, photo, of, happened))
   }
-  return household.takeIn(entriesOf(contents))
+  return contents
+}
+
+/**
+ * Keeps pictures of something that is in the journal, or of a tank or animal.
+ * @throws StorageRefusal, and then no entry was kept
+ */
+export const keepPhotos = async (
+  household: Household,
+  photos: readonly ScaledPhoto[],
+  of: PhotoOf,
+  happened = iso(thisInstant()),
+): Promise<Entry[]> =>
+  photos.length === 0 ? [] : household.takeIn(entriesOf(await stored(household, photos, of, happened)))
+
+/**
+ * Keeps something with its pictures, all of it or nothing: a second try after a refusal says nothing twice.
+ * @throws StorageRefusal, and then no entry was kept
+ */
+export async function keepWithPhotos(
+  household: Household,
+  content: Content,
+  photos: readonly ScaledPhoto[],
+  of: Omit<PhotoOf, 'about'>,
+): Promise<Entry[]> {
+  const entries = entriesOf([content])
+  const pictures = await stored(household, photos, { ...of, about: entries[0]!.id }, content.happened)
+  return household.takeIn([...entries, ...entriesOf(pictures)])
 }

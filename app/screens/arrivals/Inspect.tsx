@@ -20,7 +20,7 @@ import { useKeeping, UnkeptNote } from '../../journal/keeping.tsx'
 import { useHousehold } from '../../journal/provider.tsx'
 import { Button, ButtonLink, PlainButton, PrimaryButton } from '../../look/buttons.ts'
 import { Bar, Heading, Line, Quiet, Small, Stack } from '../../look/text.ts'
-import { keepPhotos } from '../../photos/keeping.ts'
+import { keepWithPhotos } from '../../photos/keeping.ts'
 import { Picture, Pictures } from '../../photos/Pictures.tsx'
 import { TakePhoto } from '../../photos/TakePhoto.tsx'
 import type { ScaledPhoto } from '../../photos/scale.ts'
@@ -145,13 +145,10 @@ function Looked({ animal }: { animal: ExpectedArrival }) {
         ...(breaths !== null && { breathsPerMinute: breaths }),
         words: found.length === 0 ? 'looked over in the bag, nothing found' : 'looked over in the bag',
       }
-      const entries = await one.keep([sighting])
-      await keepPhotos(
-        one,
-        photos,
-        { tankId: animal.tankId, animalIds: [animal.expectedId], about: entries[0]!.id },
-        happened,
-      )
+      const entries = await keepWithPhotos(one, sighting, photos, {
+        tankId: animal.tankId,
+        animalIds: [animal.expectedId],
+      })
       forget()
       setPhotos([])
       return entries
@@ -160,24 +157,22 @@ function Looked({ animal }: { animal: ExpectedArrival }) {
     run(async (one) => {
       const happened = iso(thisInstant())
       const { expectedId, tankId, species, group: groupId, name } = animal
-      const entries = await one.keep([
-        {
-          kind: 'dead-on-arrival',
-          happened,
-          expectedId,
-          tankId,
-          species,
-          group: groupId,
-          count,
-          ...(name !== undefined && { name }),
-        },
-      ])
-      await keepPhotos(
-        one,
-        photos,
-        { tankId, animalIds: [expectedId], about: entries[0]!.id, caption: `${who}, dead on arrival` },
+      const death: Content = {
+        kind: 'dead-on-arrival',
         happened,
-      )
+        expectedId,
+        tankId,
+        species,
+        group: groupId,
+        count,
+        ...(name !== undefined && { name }),
+      }
+      const entries = await keepWithPhotos(one, death, photos, {
+        tankId,
+        animalIds: [expectedId],
+        caption: `${who}, dead on arrival`,
+      })
+      setPhotos([])
       return entries
     })
   return (
