@@ -66,7 +66,7 @@ export function TextField<V extends FieldValues>({
     <Input
       {...field}
       // A field that appears while the form is open has no value yet.
-      value={(field.value as string | undefined) ?? ''}
+      value={field.value ?? ''}
       {...described(id, hint, problem)}
       type={type}
       $mono={figure}

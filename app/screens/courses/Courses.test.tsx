@@ -127,7 +127,7 @@ describe('a course’s page', () => {
   })
 
   test('a bottle that will not last is said', async () => {
-    const nearlyEmpty: Content = { ...PRODUCT, left: 14.6 } as Content
+    const nearlyEmpty: Content = { ...PRODUCT, left: 14.6 }
     await open(
       '/courses/c',
       bareTank('q', 'Quarantine'),
