@@ -1,0 +1,249 @@
+import { screen, waitFor, within } from '@testing-library/react'
+import { Route, Routes, useLocation } from 'react-router'
+import type { Content } from '../../../core/journal/entry.ts'
+import { arrival, bareTank } from '../../../core/journal/testing.ts'
+import { renderInHousehold, sampleOf } from '../../../scripts/testing/app.tsx'
+import { useHousehold } from '../../journal/provider.tsx'
+import { AddAnimal } from './AddAnimal.tsx'
+import { NewTank } from './NewTank.tsx'
+import { TankPage } from './TankPage.tsx'
+import { Tanks } from './Tanks.tsx'
+
+// Charts of a library: looked at in a browser.
+jest.mock('./ReadingCharts.tsx', () => ({ __esModule: true, ReadingCharts: () => null }))
+
+const KINDS = [
+  'tank-setup',
+  'tank-change',
+  'arrival',
+  'animal-change',
+  'equipment',
+  'kit-setup',
+  'kit-change',
+] as const satisfies Content['kind'][]
+
+function Lines() {
+  const { journal } = useHousehold()
+  const { pathname } = useLocation()
+  const lines = KINDS.flatMap((kind) => journal.ofKind(kind).map(({ content }) => content))
+  return (
+    <>
+      <output aria-label="lines">{JSON.stringify(lines)}</output>
+      <output aria-label="address">{pathname}</output>
+    </>
+  )
+}
+
+async function open(path: string, ...contents: Content[]) {
+  const view = await renderInHousehold(
+    <>
+      <Routes>
+        <Route path="/tanks" element={<Tanks />} />
+        <Route path="/tanks/new" element={<NewTank />} />
+        <Route path="/tanks/:tankId" element={<TankPage />} />
+        <Route path="/tanks/:tankId/add-animal" element={<AddAnimal />} />
+      </Routes>
+      <Lines />
+    </>,
+    sampleOf(...contents),
+    path,
+  )
+  const last = <K extends Content['kind']>(kind: K) =>
+    (JSON.parse(screen.getByLabelText('lines').textContent) as Content[]).findLast(
+      (content): content is Extract<Content, { kind: K }> => content.kind === kind,
+    )
+  const type = async (label: string | RegExp, text: string) => {
+    const field = screen.getByLabelText(label)
+    await view.user.clear(field)
+    if (text) await view.user.type(field, text)
+  }
+  return { ...view, last, type, at: () => screen.getByLabelText('address').textContent }
+}
+
+const QUARANTINE = bareTank('q', 'Quarantine')
+/** 50 × 35 × 37 cm of water. */
+const NET_L = 64.75
+
+describe('setting a tank up', () => {
+  test('the sheet makes the net volume: water less sand less rock, and the sump', async () => {
+    const { user, type, last, at } = await open('/tanks/new')
+    await type('Name', 'Hall reef')
+    await user.selectOptions(screen.getByLabelText('Shape'), 'box')
+    await type('Length', '110')
+    await type(/^Width|^Depth, front/, '55')
+    await type('Height', '60')
+    await type(/^Water line/, '55')
+    await type(/^Rock, dry/, '28')
+    await type(/^Sump/, '40')
+    await user.click(screen.getByRole('button', { name: 'Set up the tank' }))
+    await waitFor(() =>
+      expect(last('tank-setup')).toMatchObject({ name: 'Hall reef', role: 'display', water: 'marine' }),
+    )
+    await waitFor(() => expect(at()).toMatch(/^\/tanks\/[0-9a-f-]+$/))
+    // 110 × 55 × 55 cm is 332.75 L; 28 kg of rock at 2.8 kg/L takes 10 L of it; the sump adds 40.
+    expect(await screen.findByText(/362\.\d L|363 L/)).toBeInTheDocument()
+  })
+
+  test('a name is needed, and one that no other tank has; what was typed stays', async () => {
+    const { user, type, last } = await open('/tanks/new', QUARANTINE)
+    await user.click(screen.getByRole('button', { name: 'Set up the tank' }))
+    expect(await screen.findByText('a name, as you call it')).toBeInTheDocument()
+    await type('Name', 'quarantine')
+    await type('Short name for the log line', 'two words')
+    await user.click(screen.getByRole('button', { name: 'Set up the tank' }))
+    expect(await screen.findByText('another tank has this name')).toBeInTheDocument()
+    expect(screen.getByText('one word of up to 20 letters and digits')).toBeInTheDocument()
+    expect(screen.getByLabelText('Name')).toHaveValue('quarantine')
+    expect(last('tank-setup')).toMatchObject({ name: 'Quarantine' })
+  })
+})
+
+describe('a tank’s page', () => {
+  test('of no such tank it says so', async () => {
+    await open('/tanks/ghost')
+    expect(screen.getByRole('heading', { name: 'No such tank' })).toBeInTheDocument()
+  })
+
+  test('a tank without a sheet cannot be dosed, and says so before anything else', async () => {
+    const { sheet, ...without } = QUARANTINE as Extract<Content, { kind: 'tank-setup' }>
+    expect(sheet).toBeDefined()
+    await open('/tanks/q', without)
+    expect(
+      screen.getByText('The net volume is not worked out yet, and without it nothing can be dosed.'),
+    ).toBeInTheDocument()
+    expect(screen.getByRole('button', { name: 'Fill in the volume sheet' })).toBeInTheDocument()
+  })
+
+  test('a volume that doses have shown stands beside the sheet’s own, and can be left again', async () => {
+    const learnt: Content = {
+      kind: 'tank-change',
+      happened: '2026-07-03T10:00:00Z',
+      tankId: 'q',
+      changes: { learntL: 60 },
+    }
+    const { user, last } = await open('/tanks/q', QUARANTINE, learnt)
+    expect(screen.getByText(new RegExp(`The sheet alone comes to ${NET_L.toFixed(1)} L`))).toBeInTheDocument()
+    await user.click(screen.getByRole('button', { name: 'Go by the sheet again' }))
+    await waitFor(() => expect(last('tank-change')!.changes).toHaveProperty('sheet'))
+    expect(screen.queryByText(/The sheet alone comes to/)).not.toBeInTheDocument()
+  })
+
+  test('what runs there is switched, taken away and added, each an entry', async () => {
+    const carbon: Content = {
+      kind: 'equipment',
+      happened: '2026-07-03T10:00:00Z',
+      tankId: 'q',
+      item: 'carbon',
+      running: true,
+    }
+    const { user, last } = await open('/tanks/q', QUARANTINE, carbon)
+    await user.click(screen.getByRole('button', { name: /^Switch .*carbon.* off$/ }))
+    await waitFor(() => expect(last('equipment')).toMatchObject({ item: 'carbon', running: false }))
+    await user.click(await screen.findByRole('button', { name: /^Take .*carbon.* away$/ }))
+    await waitFor(() => expect(last('equipment')).toMatchObject({ item: 'carbon', removed: true }))
+    expect(await screen.findByText(/^None on record\. What runs here/)).toBeInTheDocument()
+    await user.click(screen.getByRole('button', { name: 'Add equipment' }))
+    await user.click(screen.getByRole('button', { name: /skimmer/ }))
+    await waitFor(() => expect(last('equipment')).toMatchObject({ item: 'skimmer', running: true }))
+  })
+
+  test('a kit keeps how sure it is and whose vials it has; a wrong share is told beside it', async () => {
+    const { user, type, last } = await open('/tanks/q', QUARANTINE)
+    await user.click(screen.getByRole('button', { name: 'Add a kit' }))
+    await type('Kit or meter', 'copper photometer')
+    await type('Uncertainty, plus or minus', '0.05')
+    await type('and a share of the value', '500')
+    await user.click(screen.getByRole('button', { name: 'Keep the kit' }))
+    expect(await screen.findByText('a share of the value, 0 to 100 %')).toBeInTheDocument()
+    expect(last('kit-setup')).toBeUndefined()
+    await type('and a share of the value', '5')
+    await user.click(screen.getByLabelText(/Belongs to Quarantine alone/))
+    await user.click(screen.getByRole('button', { name: 'Keep the kit' }))
+    await waitFor(() =>
+      expect(last('kit-setup')).toMatchObject({
+        parameter: 'copper',
+        tankId: 'q',
+        uncertainty: { abs: 0.05, rel: 0.05 },
+      }),
+    )
+    expect(screen.getByText(/± 0\.05 mg\/L ± 5 %; belongs to this tank/)).toBeInTheDocument()
+    await user.click(screen.getByRole('button', { name: 'Change copper photometer' }))
+    await user.click(screen.getByRole('button', { name: 'no longer used' }))
+    await waitFor(() => expect(last('kit-change')).toMatchObject({ changes: { retired: true } }))
+    expect(screen.getByText(/^None on record: readings take a typical kit/)).toBeInTheDocument()
+  })
+
+  test('an ammonia kit is asked what it states its value as', async () => {
+    const { user, type, last } = await open('/tanks/q', QUARANTINE)
+    await user.click(screen.getByRole('button', { name: 'Add a kit' }))
+    await type('Kit or meter', 'ammonia drops')
+    expect(screen.queryByLabelText('States its value as')).not.toBeInTheDocument()
+    await user.selectOptions(screen.getByLabelText('Reads'), screen.getByRole('option', { name: /total ammonia/i }))
+    await user.selectOptions(screen.getByLabelText('States its value as'), 'NH3')
+    await user.click(screen.getByRole('button', { name: 'Keep the kit' }))
+    await waitFor(() => expect(last('kit-setup')).toMatchObject({ parameter: 'tan', basis: 'NH3' }))
+  })
+
+  test('who lives there is put right; who died there is not forgotten', async () => {
+    const death: Content = {
+      kind: 'death',
+      happened: '2026-07-04T10:00:00Z',
+      animalId: 'b',
+      tankId: 'q',
+      cause: 'jumped',
+    }
+    const { user, type, last } = await open(
+      '/tanks/q',
+      QUARANTINE,
+      arrival('n', 'q', 1, 1, 'Needle'),
+      arrival('b', 'q', 1, 1, 'Burr'),
+      death,
+    )
+    expect(screen.getByText(/✕ Burr, died .*, jumped/)).toBeInTheDocument()
+    await user.click(screen.getByRole('button', { name: 'Change Needle' }))
+    await type('Species', '')
+    await user.click(screen.getByRole('button', { name: 'Keep the change' }))
+    expect(await screen.findByText('what it is, as you call it')).toBeInTheDocument()
+    await type('Species', 'flame hawkfish')
+    await user.click(screen.getByRole('button', { name: 'Keep the change' }))
+    await waitFor(() =>
+      expect(last('animal-change')).toMatchObject({ animalId: 'n', changes: { species: 'flame hawkfish' } }),
+    )
+    expect(screen.getByText(/^flame hawkfish, /)).toBeInTheDocument()
+  })
+})
+
+describe('an animal into a tank', () => {
+  test('half an animal, or a fortnight on the way, is asked about; then it is there', async () => {
+    const { user, type, last, at } = await open('/tanks/q/add-animal', QUARANTINE)
+    await type('How many', '1.5')
+    await type('Hours in transit', '400')
+    await user.click(screen.getByRole('button', { name: 'Log the arrival' }))
+    expect(await screen.findByText('a whole number, 1 or more')).toBeInTheDocument()
+    expect(screen.getByText('hours on the way, 0 to 240')).toBeInTheDocument()
+    expect(screen.getByText('what it is, as you call it')).toBeInTheDocument()
+    await type('What it is', 'blue chromis')
+    await type('How many', '5')
+    await type('Hours in transit', '18')
+    await user.click(screen.getByRole('button', { name: 'Log the arrival' }))
+    await waitFor(() =>
+      expect(last('arrival')).toMatchObject({ species: 'blue chromis', count: 5, hoursInTransit: 18, tankId: 'q' }),
+    )
+    await waitFor(() => expect(at()).toBe('/tanks/q'))
+    expect(screen.getByText('5 blue chromis')).toBeInTheDocument()
+  })
+})
+
+test('all tanks: how much water, who lives there; those taken down apart', async () => {
+  const down: Content = {
+    kind: 'tank-change',
+    happened: '2026-07-05T10:00:00Z',
+    tankId: 'old',
+    changes: { retired: true },
+  }
+  await open('/tanks', QUARANTINE, arrival('n', 'q', 1, 1, 'Needle'), bareTank('old', 'Old tub'), down)
+  expect(screen.getByRole('link', { name: /^Quarantine/ })).toHaveTextContent(`${NET_L.toFixed(1)} L net`)
+  expect(screen.getByRole('link', { name: /^Quarantine/ })).toHaveTextContent('Needle')
+  const apart = screen.getByRole('heading', { name: 'Taken down' }).closest('section')!
+  expect(within(apart).getByRole('link', { name: /^Old tub/ })).toBeInTheDocument()
+})
