@@ -1,33 +1,54 @@
 import { useQuery, useQueryClient } from '@tanstack/react-query'
+import { useState } from 'react'
 import { useNow } from '../frame/now.tsx'
 import { PlainButton } from '../look/buttons.ts'
 import { Line, Quiet, Rows, Stack } from '../look/text.ts'
 import { copiesKept, dropCopy, type Copy } from '../storage/copies.ts'
-import { downloadText } from '../storage/download.ts'
 import { momentBeside } from '../../core/time/words.ts'
 import { plural } from '../words/numbers.ts'
+import type { Entry } from '../../core/journal/entry.ts'
+import { photoIdsIn, saveJournal } from './exporting.ts'
 import { useKeeping, UnkeptNote } from './keeping.tsx'
+import { photosOf } from './opened.ts'
 import { useHousehold } from './provider.tsx'
 
 export const COPIES = ['copies'] as const
 
-/** Journals that were put aside before they were emptied, each to be brought back. */
+/** The entries of a copy; null where it cannot be read. */
+async function entriesIn({ text }: Copy): Promise<Entry[] | null> {
+  const { readJournal } = await import('../../core/journal/read.ts')
+  const read = readJournal({ text })
+  return read.ok && read.value.problems.length === 0 ? read.value.entries : null
+}
+
+/** Journals that were put aside before they were emptied, each to be brought back, saved, or deleted with its pictures. */
 export function PutAside() {
-  const { journal, settings } = useHousehold()
+  const { journal, settings, which } = useHousehold()
   const { run, busy, unkept } = useKeeping()
   const client = useQueryClient()
   const now = useNow()
   const { data: copies = [] } = useQuery({ queryKey: COPIES, queryFn: copiesKept })
+  const [sure, setSure] = useState<string | null>(null)
   const restore = (copy: Copy) =>
     run(async (household) => {
-      const { readJournal } = await import('../../core/journal/read.ts')
-      const read = readJournal({ text: copy.text })
-      if (!read.ok || read.value.problems.length > 0)
-        throw new Error('this copy cannot be read; save it as a file and keep it')
-      return household.takeIn(read.value.entries.filter(({ id }) => journal.entry(id) === undefined))
+      const entries = await entriesIn(copy)
+      if (!entries) throw new Error('this copy cannot be read; save it as a file and keep it')
+      return household.takeIn(entries.filter(({ id }) => journal.entry(id) === undefined))
     })
+  const save = async (copy: Copy) =>
+    saveJournal(
+      `brinvo-put-aside-${copy.made.slice(0, 10)}`,
+      which,
+      copy.text,
+      photoIdsIn((await entriesIn(copy)) ?? []),
+    )
   const drop = async (copy: Copy) => {
+    // Its pictures go with it, but for those that the journal or another copy still names.
+    const others = await Promise.all(copies.filter(({ id }) => id !== copy.id).map(entriesIn))
+    const named = new Set(photoIdsIn([...journal.entries(), ...others.flatMap((entries) => entries ?? [])]))
     await dropCopy(copy.id)
+    if (!others.includes(null))
+      for (const id of photoIdsIn((await entriesIn(copy)) ?? [])) if (!named.has(id)) await photosOf(which).remove(id)
     await client.invalidateQueries({ queryKey: COPIES })
   }
   if (copies.length === 0) return null
@@ -45,10 +66,17 @@ export function PutAside() {
               <PlainButton onPress={() => void restore(copy)} isDisabled={busy}>
                 bring back
               </PlainButton>
-              <PlainButton onPress={() => downloadText(`brinvo-put-aside-${copy.made.slice(0, 10)}.json`, copy.text)}>
-                save as a file
-              </PlainButton>
-              <PlainButton onPress={() => void drop(copy)}>delete this copy</PlainButton>
+              <PlainButton onPress={() => void save(copy)}>save as a file</PlainButton>
+              {sure === copy.id ? (
+                <>
+                  <PlainButton onPress={() => void drop(copy)}>
+                    delete {plural(copy.entries, 'entry', 'entries')} for good
+                  </PlainButton>
+                  <PlainButton onPress={() => setSure(null)}>keep it</PlainButton>
+                </>
+              ) : (
+                <PlainButton onPress={() => setSure(copy.id)}>delete this copy</PlainButton>
+              )}
             </Line>
           </li>
         ))}

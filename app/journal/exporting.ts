@@ -5,21 +5,34 @@ import { downloadText } from '../storage/download.ts'
 import { photosOf } from './opened.ts'
 import type { Which } from './which.ts'
 
-/** `brinvo-mine-2026-11-23.json`; with pictures a zip. */
-export const exportName = (which: Which, now: Date, ending: 'json' | 'zip'): string =>
-  `brinvo-${which}-${now.toISOString().slice(0, 10)}.${ending}`
+/** `brinvo-mine-2026-11-23`. */
+export const exportName = (which: Which, now: Date): string => `brinvo-${which}-${now.toISOString().slice(0, 10)}`
 
-/** The pictures that a journal names, as far as they are on this device. */
-async function picturesOf(which: Which, journal: Journal): Promise<Map<string, Uint8Array>> {
+/** The ids of the pictures that entries name; of struck ones too, for a strike-out can be taken back. */
+export const photoIdsIn = (entries: readonly Entry[]): string[] =>
+  entries.flatMap((entry) => ('content' in entry && entry.content.kind === 'photo' ? [entry.content.photoId] : []))
+
+/** Pictures by their ids, as far as they are on this device. */
+async function picturesOf(which: Which, ids: readonly string[]): Promise<Map<string, Uint8Array>> {
   const pictures = new Map<string, Uint8Array>()
   const store = photosOf(which)
-  // Struck ones too: a strike-out can be taken back.
-  for (const { content } of journal.about('kind:photo'))
-    if (content.kind === 'photo') {
-      const jpeg = await store.get(content.photoId)
-      if (jpeg) pictures.set(content.photoId, jpeg)
-    }
+  for (const id of ids) {
+    const jpeg = await store.get(id)
+    if (jpeg) pictures.set(id, jpeg)
+  }
   return pictures
+}
+
+/**
+ * Saves a journal's text as a file; as a zip with the pictures it names, where there are any on this device.
+ * @param name without its ending
+ */
+export async function saveJournal(name: string, which: Which, text: string, photoIds: readonly string[]) {
+  // A browser that keeps nothing has no pictures either; the journal goes out all the same.
+  const pictures = await picturesOf(which, photoIds).catch(() => new Map<string, Uint8Array>())
+  if (pictures.size === 0) return downloadText(`${name}.json`, text)
+  const { packArchive } = await import('./archive.ts')
+  downloadText(`${name}.zip`, Uint8Array.from(packArchive(text, pictures)), 'application/zip')
 }
 
 /**
@@ -35,9 +48,5 @@ export async function exportToFile(which: Which, journal: Journal, unkept: reado
     whole.add(unkept)
   }
   const text = exportJournal(whole, now.toISOString())
-  // A browser that keeps nothing has no pictures either; the journal goes out all the same.
-  const pictures = await picturesOf(which, whole).catch(() => new Map<string, Uint8Array>())
-  if (pictures.size === 0) return downloadText(exportName(which, now, 'json'), text)
-  const { packArchive } = await import('./archive.ts')
-  downloadText(exportName(which, now, 'zip'), Uint8Array.from(packArchive(text, pictures)), 'application/zip')
+  await saveJournal(exportName(which, now), which, text, photoIdsIn(whole.entries()))
 }

@@ -45,5 +45,5 @@ describe('what an import would add', () => {
 })
 
 test('an export is named after its household and day', () => {
-  expect(exportName('mine', new Date('2026-11-23T18:30:00Z'), 'json')).toBe('brinvo-mine-2026-11-23.json')
+  expect(exportName('mine', new Date('2026-11-23T18:30:00Z'))).toBe('brinvo-mine-2026-11-23')
 })
