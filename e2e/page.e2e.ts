@@ -170,6 +170,23 @@ test('everything by keyboard: the ledger is walked, opened and closed, and the l
   await expect(logLine(page)).toBeFocused()
 })
 
+test('a new screen begins at its top; on the way back the old one stands where it was left', async ({ page }) => {
+  await page.setViewportSize({ width: 390, height: 844 })
+  await openSample(page)
+  await page.goto('/arrivals')
+  await settled(page)
+  const main = page.locator('main')
+  const top = () => main.evaluate((one) => one.scrollTop)
+  await main.evaluate((one) => one.scrollTo(0, 400))
+  await expect.poll(top).toBe(400)
+  // By script: a click of the hand would scroll to it first.
+  await page.getByRole('link', { name: 'Plan the way' }).evaluate((one: HTMLElement) => one.click())
+  await expect(page.getByRole('heading', { name: /^Orchid dottyback/ })).toBeInViewport()
+  expect(await top()).toBe(0)
+  await page.goBack()
+  await expect.poll(top).toBe(400)
+})
+
 test('tabbing reaches every control of a screen', async ({ page }) => {
   await openSample(page, '/shelf/copper')
   const controls = await page.locator('main :is(a[href], button:not([tabindex="-1"]), input, select, textarea)').count()

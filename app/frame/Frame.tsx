@@ -1,6 +1,6 @@
 import { lazy, Suspense, useEffect, useRef, useState } from 'react'
 import { RouterProvider as AriaRouter } from 'react-aria-components'
-import { Outlet, useLocation, useNavigate } from 'react-router'
+import { NavigationType, Outlet, useLocation, useNavigate, useNavigationType } from 'react-router'
 import { styled } from 'styled-components'
 import { hasLiveRun } from '../../core/arrivals/live.ts'
 import { settingsOf } from '../../core/household/settings.ts'
@@ -68,15 +68,24 @@ export function Frame() {
   )
 }
 
-/** Moves the focus to a new screen's content, so that the keyboard and a screen reader start there. */
-function useFocusOnNewScreen(main: React.RefObject<HTMLElement | null>) {
-  const { pathname } = useLocation()
+/**
+ * Moves the focus to a new screen's content, so that the keyboard and a screen reader start there, and the eye at its top;
+ * on the way back it is found where it was left.
+ * @returns what to call when the content is scrolled
+ */
+function useNewScreen(main: React.RefObject<HTMLElement | null>): () => void {
+  const { pathname, key, hash } = useLocation()
+  const isBack = useNavigationType() === NavigationType.Pop
   const before = useRef(pathname)
+  const left = useRef(new Map<string, number>())
   useEffect(() => {
     if (before.current === pathname) return
     before.current = pathname
-    main.current?.focus()
-  }, [pathname, main])
+    main.current?.focus({ preventScroll: true })
+    // A place within the screen is gone to by the screen itself.
+    if (hash === '') main.current?.scrollTo({ top: isBack ? (left.current.get(key) ?? 0) : 0 })
+  }, [pathname, key, hash, isBack, main])
+  return () => left.current.set(key, main.current!.scrollTop)
 }
 
 function Inside() {
@@ -84,7 +93,7 @@ function Inside() {
   const [showKeys, setShowKeys] = useState(false)
   const main = useRef<HTMLElement>(null)
   useShortcuts({ showKeys: () => setShowKeys(true) })
-  useFocusOnNewScreen(main)
+  const onScroll = useNewScreen(main)
   const isSetUp = settingsOf(journal) !== null
   return (
     <Layout>
@@ -96,7 +105,7 @@ function Inside() {
           </Suspense>
         )}
       </div>
-      <Main ref={main} tabIndex={-1}>
+      <Main ref={main} tabIndex={-1} onScroll={onScroll}>
         <Suspense fallback={<Opening />}>{isSetUp ? <Outlet /> : <FirstRun />}</Suspense>
       </Main>
       {isSetUp ? <LogLine onShowKeys={() => setShowKeys(true)} /> : <div />}

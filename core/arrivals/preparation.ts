@@ -163,7 +163,8 @@ function ticks(asking: Asking): PreparationDraft[] {
       id,
       state: isDone ? ('ok' as const) : ('missing' as const),
       title,
-      words: row ? `${row.spec}: ${row.why}` : '',
+      // A reason that is a place in the handbook says nothing here.
+      words: row ? [row.spec, ...(/^section \d/.test(row.why) ? [] : [row.why])].join(': ') : '',
       by: isDone ? null : eveningBefore(asking),
       isTick: true,
     }
