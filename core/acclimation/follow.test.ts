@@ -132,3 +132,52 @@ describe('a run followed by what was done', () => {
     expect(follow(scooping, [opened, ...scoops(20, 25)], 21).scoops).toBe(1)
   })
 })
+
+describe('how quickly salinity has moved', () => {
+  const read = (minute: number, salinityPsu: number): Happening => ({ kind: 'measured', minute, salinityPsu })
+
+  test('a bag found to be other than thought has not moved', () => {
+    expect(follow(scooping, [opened, read(16, 29)], 17).psuPerHour).toBeCloseTo(0, 6)
+    const guessed = { ...scooping, isGuessed: true }
+    const thought = follow(guessed, [opened, ...scoops(20)], 22).psuPerHour
+    expect(follow(guessed, [opened, ...scoops(20), read(21, 29)], 22).psuPerHour).toBeCloseTo(thought, 6)
+  })
+
+  test('what is measured after tank water has come in has moved', () => {
+    const first = [opened, read(16, 31), ...scoops(20)]
+    expect(follow(scooping, [...first, read(21, 32)], 22).psuPerHour).toBeCloseTo((1 * 60) / 15, 6)
+  })
+
+  test('what was put right is forgotten with its window', () => {
+    expect(follow(scooping, [opened, read(16, 29)], 40).psuPerHour).toBeCloseTo(0, 6)
+  })
+})
+
+describe('a way without mixing', () => {
+  const near: Setting = { ...setting, bag: { ...setting.bag, salinityPsu: 32.5, temperatureC: 24.5 } }
+  const atOnce: RunSetup = { setting: near, limits, way: 'at-once', method: null }
+
+  test('planned by measured figures, it goes across once it is open', () => {
+    expect(follow(atOnce, [opened], 16)).toMatchObject({ next: { kind: 'move', minute: 15 }, readyAt: 16, off: [] })
+  })
+
+  test('planned by guesses it is measured first; what is measured decides', () => {
+    const guessed = { ...atOnce, isGuessed: true }
+    expect(follow(guessed, [opened], 16).next).toEqual({ kind: 'measure', minute: 15 })
+    // Salinity alone says nothing of warmth.
+    expect(follow(guessed, [opened, { kind: 'measured', minute: 16, salinityPsu: 32.4 }], 16).next.kind).toBe('measure')
+    const well: Happening = { kind: 'measured', minute: 16, salinityPsu: 32.4, temperatureC: 24.6 }
+    expect(follow(guessed, [opened, well], 17)).toMatchObject({ next: { kind: 'move' }, readyAt: 17, isMeasured: true })
+    const off: Happening = { kind: 'measured', minute: 16, salinityPsu: 29, temperatureC: 24.6 }
+    expect(follow(guessed, [opened, off], 17)).toMatchObject({
+      next: { kind: 'move' },
+      readyAt: null,
+      off: [{ what: 'salinity', by: -4, within: 1 }],
+    })
+  })
+
+  test('measured in the shut bag, it is not known of the open one', () => {
+    const early: Happening = { kind: 'measured', minute: 5, salinityPsu: 32.4, temperatureC: 24.6 }
+    expect(follow({ ...atOnce, isGuessed: true }, [early, opened], 16).next.kind).toBe('measure')
+  })
+})

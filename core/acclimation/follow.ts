@@ -21,6 +21,8 @@ export interface RunSetup {
   limits: Limits
   way: WayKind
   method: AcclimationMethod | null
+  /** Whether what the bag's water is like was guessed, where it decides: then a way without mixing is measured first. */
+  isGuessed?: boolean
 }
 
 /** What to do next, and at which minute. */
@@ -132,6 +134,8 @@ export function follow(setup: RunSetup, happenings: readonly Happening[], now: n
   let lastAct = 0
   let fullSince: number | null = null
   const measured: Extract<Happening, { kind: 'measured' }>[] = []
+  /** Salinity put right, rather than changed, and how many points of the past were before that. */
+  const put: { at: number; psu: number }[] = []
   const to = (minute: number) => {
     if (openedAt === null) vessel = measured.length > 0 ? { ...vessel, minute } : sealed(minute)
     else if (mlPerMinute > 0) vessel = runningOver(vessel, mlPerMinute, minute, setting, around)
@@ -177,10 +181,16 @@ export function follow(setup: RunSetup, happenings: readonly Happening[], now: n
         mlPerMinute = happening.mlPerMinute
         lastAct = happening.minute
         break
-      case 'measured':
+      case 'measured': {
+        const was = vessel.water
         vessel = { ...vessel, water: asMeasured(vessel.water, happening, setting, around) }
+        // Where no tank water is in yet, or the bag was a guess till now, the water did not move: it was thought to be other.
+        const isFirst = measured.every(({ salinityPsu }) => salinityPsu === undefined)
+        if (was.bag >= 1 - HAIR || (setup.isGuessed && isFirst))
+          put.push({ at: past.length, psu: vessel.water.salinityPsu - was.salinityPsu })
         measured.push(happening)
         break
+      }
     }
     keep()
   }
@@ -206,7 +216,7 @@ export function follow(setup: RunSetup, happenings: readonly Happening[], now: n
     if (isReady(one)) readyAt = m
   }
   if (!mixes) {
-    readyAt = isOpen ? now : opensAt
+    readyAt = !isOpen ? opensAt : isReady(point) ? now : null
     for (let m = 1; m <= WINDOW_MINUTES * 2; m++)
       ahead.push(pointOf(carry(at, null, opensAt + m, setting.container, around).vessel))
   }
@@ -218,7 +228,14 @@ export function follow(setup: RunSetup, happenings: readonly Happening[], now: n
   )
   // What was measured before the water came within reach says nothing of it now.
   const isMeasured = readySince !== null && lastMeasured !== undefined && lastMeasured.minute >= readySince - HAIR
-  const before = past.findLast(({ minute }) => minute <= now - WINDOW_MINUTES) ?? past[0]!
+  const isKnown =
+    !setup.isGuessed || (openedAt !== null && lastMeasured !== undefined && lastMeasured.minute >= openedAt - HAIR)
+  const beforeAt = Math.max(
+    0,
+    past.findLastIndex(({ minute }) => minute <= now - WINDOW_MINUTES),
+  )
+  const before = past[beforeAt]!
+  const putRight = put.reduce((sum, { at, psu }) => (at > beforeAt ? sum + psu : sum), 0)
   return {
     openedAt,
     past,
@@ -228,8 +245,18 @@ export function follow(setup: RunSetup, happenings: readonly Happening[], now: n
     off,
     isMeasured,
     measured,
-    next: nextStep(setup, { openedAt, lastAct, mlPerMinute, vessel, fullSince, readySince, isMeasured, readyAt }),
-    psuPerHour: (Math.abs(point.salinityPsu - before.salinityPsu) * 60) / WINDOW_MINUTES,
+    next: nextStep(setup, {
+      openedAt,
+      lastAct,
+      mlPerMinute,
+      vessel,
+      fullSince,
+      readySince,
+      isMeasured,
+      isKnown,
+      readyAt,
+    }),
+    psuPerHour: (Math.abs(point.salinityPsu - before.salinityPsu - putRight) * 60) / WINDOW_MINUTES,
     scoops,
     mlPerMinute,
   }
@@ -275,13 +302,14 @@ interface Standing extends Going {
   fullSince: number | null
   readySince: number | null
   isMeasured: boolean
+  isKnown: boolean
   readyAt: number | null
 }
 
 function nextStep({ setting, method }: RunSetup, standing: Standing): NextStep {
-  const { openedAt, lastAct, mlPerMinute, vessel, fullSince, readySince, isMeasured, readyAt } = standing
+  const { openedAt, lastAct, mlPerMinute, vessel, fullSince, readySince, isMeasured, isKnown, readyAt } = standing
   if (openedAt === null) return { kind: 'open', minute: setting.float.minutes }
-  if (!method) return { kind: 'move', minute: openedAt }
+  if (!method) return { kind: isKnown ? 'move' : 'measure', minute: openedAt }
   if (readySince !== null) return { kind: isMeasured ? 'move' : 'measure', minute: readySince }
   const { capacityL, leaveL } = setting.container
   if (method.kind === 'drip') {

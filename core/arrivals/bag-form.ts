@@ -37,6 +37,8 @@ export interface BagReading {
   faults: Readonly<Record<string, Fault>>
   /** Fields that nobody has filled, by id, with what is taken in their place, as it would be typed. */
   assumed: Readonly<Record<string, string>>
+  /** Of those, the fields that nobody has read anywhere: the own tank that an animal comes from may have been. */
+  guessed: readonly string[]
   /** Limits by animal, as they hold: the handbook's or the keeper's. */
   limits: ReadonlyMap<string, Limits>
 }
@@ -213,9 +215,17 @@ export function readBagForm(values: Values, context: BagContext): BagReading {
     }
     limits.set(id, own)
   })
+  const read = new Set(
+    from
+      ? animals.flatMap(({ id }) =>
+          BAG_FIGURES.filter((one) => from.water[one.id].readAt !== null).map((one) => bagField(id, one.id)),
+        )
+      : [],
+  )
+  const guessed = Object.keys(assumed).filter((id) => !read.has(id))
   faultsBetween(reading, { animals, volumes, capacityL, leaveL, float, limits })
   const faults = reading.faults
-  if (Object.keys(faults).length > 0 || hours === undefined) return { question: null, faults, assumed, limits }
+  if (Object.keys(faults).length > 0 || hours === undefined) return { question: null, faults, assumed, guessed, limits }
   return {
     question: {
       animals: animals.map(({ id, name }, i) => ({
@@ -235,6 +245,7 @@ export function readBagForm(values: Values, context: BagContext): BagReading {
     },
     faults,
     assumed,
+    guessed,
     limits,
   }
 }

@@ -81,3 +81,36 @@ test('a container that the room cools never comes within reach, and it says what
     /stays \d+(\.\d)? °C off: it loses its warmth to the room\. A float collar/,
   )
 })
+
+test('across at once by a salinity that was guessed: measured, it is off, and another way is asked for', () => {
+  const it = home()
+  it.start('run')
+  it.start('guess', {
+    way: 'at-once',
+    method: undefined,
+    setting: {
+      bag: { volumeL: 1, temperatureC: 24.5, salinityPsu: 32.5, pH: 7.4, alkalinityDkh: 7, tanMgPerL: 0.4 },
+      tank: { temperatureC: 25, salinityPsu: 33, pH: 8.1, alkalinityDkh: 8.4, tanMgPerL: 0 },
+      container: { capacityL: 4, leaveL: 2 },
+      room: { temperatureC: 24 },
+      float: { minutes: 15 },
+    },
+    assumed: ['orchid.salinityPsu', 'room'],
+  })
+  it.event('guess', 15, { event: 'opened' })
+  const at = (time: string) => {
+    const run = runById(it.journal, 'guess')!
+    const followed = runNow(run, it.ms(1, time))
+    return { next: followed.next.kind, warned: runWarnings(run, followed, it.ms(1, time), it.settings) }
+  }
+  expect(at('10:56')).toEqual({ next: 'measure', warned: [] })
+  it.event('guess', 17, { event: 'measured', salinityPsu: 29, temperatureC: 24.5 })
+  expect(at('10:58').warned).toMatchObject([
+    {
+      id: 'never',
+      tone: 'act',
+      isWayWrong: true,
+      text: expect.stringMatching(/^Nothing is mixed on this way, and it is not near enough: salinity 4 psu under/),
+    },
+  ])
+})

@@ -1,4 +1,5 @@
 import type { Happening, RunSetup } from '../acclimation/follow.ts'
+import { mindsSalinity } from '../acclimation/limits.ts'
 import type { ContentOf } from '../journal/entry.ts'
 import type { Journal } from '../journal/journal.ts'
 import { MS_PER_MINUTE } from '../time/zone.ts'
@@ -44,6 +45,14 @@ function happeningOf(event: ContentOf<'acclimation-event'>, minute: number): Hap
   }
 }
 
+/** Whether a figure of the bag that decides was guessed: its warmth, and its salinity where that is minded. */
+const guessedOf = ({ assumed, limits }: Start): boolean =>
+  assumed.some(
+    (id) =>
+      !id.startsWith('tank.') &&
+      (id.endsWith('.temperatureC') || (id.endsWith('.salinityPsu') && mindsSalinity(limits))),
+  )
+
 function describe(journal: Journal, id: string): Run | null {
   let start: Start | null = null
   let startedAt = 0
@@ -73,7 +82,17 @@ function describe(journal: Journal, id: string): Run | null {
   }
   if (!start) return null
   const { setting, limits, way, method = null } = start
-  return { id, start, startedAt, setup: { setting, limits, ...(changed ?? { way, method }) }, happenings, steps, ended }
+  // A way chosen anew rests on what the run itself has measured and reckoned.
+  const isGuessed = changed === null && guessedOf(start)
+  return {
+    id,
+    start,
+    startedAt,
+    setup: { setting, limits, isGuessed, ...(changed ?? { way, method }) },
+    happenings,
+    steps,
+    ended,
+  }
 }
 
 /** A run; null when the journal holds none of that id. */

@@ -14,10 +14,11 @@ import { waterOfTank } from './water.ts'
 const ORCHID = { animalId: 'orchid', species: 'orchid dottyback', group: 'dottyback-basslet', count: 1 }
 const SHRIMP = { animalId: 'shrimp', species: 'cleaner shrimp', group: 'shrimp-crab-snail', count: 2 }
 
-function begin(values: Record<string, string>, { from = false, canBeMatched = false } = {}) {
+function begin(values: Record<string, string>, { from = false, canBeMatched = false, read = false } = {}) {
   const it = home()
   it.read(0, '09:00', 'side', 'salinity', 33)
   it.read(0, '09:00', 'side', 'temp', 25)
+  if (read) it.read(0, '09:00', 'hall', 'salinity', 34)
   const tank = tankById(it.journal, 'side')!
   const hall = tankById(it.journal, 'hall')!
   const now = it.ms(1, '10:40')
@@ -30,8 +31,8 @@ function begin(values: Record<string, string>, { from = false, canBeMatched = fa
     canBeMatched,
     units: it.settings.units,
   }
-  const read = readBagForm(values, context)
-  const plan = planBox(read.question!)
+  const form = readBagForm(values, context)
+  const plan = planBox(form.question!)
   const start = (index: number, wayIndex = 0) => {
     const container = plan.containers[index]!
     const started = runStarted({
@@ -40,7 +41,7 @@ function begin(values: Record<string, string>, { from = false, canBeMatched = fa
       tank,
       from: from ? hall : null,
       source: 'mail order',
-      read,
+      read: form,
       container,
       way: container.comparison.ways[wayIndex]!,
       now,
@@ -48,7 +49,7 @@ function begin(values: Record<string, string>, { from = false, canBeMatched = fa
     it.write(...started.contents)
     return runById(it.journal, started.runId)!
   }
-  return { ...it, plan, read, start, now }
+  return { ...it, plan, form, start, now }
 }
 
 const LITRES = { [bagField('orchid', 'litres')]: '1', [bagField('shrimp', 'litres')]: '0.6' }
@@ -126,8 +127,16 @@ describe('a run begun from the form of a plan', () => {
     expect(runNow(begin(LITRES).start(0), begin(LITRES).now).openedAt).toBeNull()
     const between = begin(LITRES, { from: true })
     const run = between.start(0)
+    // The hall's water was never read either: all of it is a guess.
+    expect(run.start.assumed).toEqual(expect.arrayContaining(['orchid.salinityPsu', 'orchid.pH']))
     expect(run.start.fromTankId).toBe('hall')
     expect(runNow(run, between.now).openedAt).toBe(0)
+  })
+
+  test('what was read in the tank they come from is no guess', () => {
+    const run = begin(LITRES, { from: true, read: true }).start(0)
+    expect(run.start.assumed).toContain('orchid.pH')
+    expect(run.start.assumed).not.toContain('orchid.salinityPsu')
   })
 
   test('of a group some go: they part from it when they go across, and have a record of their own', () => {
@@ -145,7 +154,7 @@ describe('a run begun from the form of a plan', () => {
       tank: { id: 'side' },
       from: { id: 'hall' },
       source: null,
-      read: it.read,
+      read: it.form,
       container: { ...it.plan.containers[0]!, ids: ['shrimp'] },
       way: it.plan.containers[0]!.comparison.ways[0]!,
       now: it.now,

@@ -53,7 +53,7 @@ export function runStarted({ runId, animals, tank, from, source, read, container
     limits: container.limits,
     shippingHours: question.shippingHours,
     ...(source !== null && { source }),
-    assumed: Object.keys(read.assumed).map((id) => id.slice(-ASSUMED_NAME)),
+    assumed: read.guessed.map((id) => id.slice(-ASSUMED_NAME)),
     ...(way.broken.length > 0 && { knowing: way.broken.map(({ words }) => words).join('; ') }),
   }
   const opened: Content[] =

@@ -72,6 +72,12 @@ export function stepWords(
         done: 'It drips',
       }
     case 'measure':
+      if (!method)
+        return {
+          title: 'Planned by figures that nobody has measured',
+          figure: 'Measure',
+          done: 'Enter what is measured',
+        }
       return {
         title: isDue
           ? 'By reckoning it is near enough'

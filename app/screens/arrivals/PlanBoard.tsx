@@ -165,7 +165,7 @@ function Containers({ source, read, plan, isBehind, onStarted }: ContainersProps
   }
   const names = (ids: readonly string[]) =>
     listed(ids.map((id) => source.context.animals.find((animal) => animal.id === id)?.name ?? id))
-  const isAssumed = source.context.animals.some(({ id }) => bagField(id, 'salinityPsu') in read.assumed)
+  const isAssumed = source.context.animals.some(({ id }) => read.guessed.includes(bagField(id, 'salinityPsu')))
   const mustAsk = (broken.length > 0 && !knows) || (toMatch !== undefined && !isMatched)
   const float = question.float.minutes
   return (
@@ -188,10 +188,12 @@ function Containers({ source, read, plan, isBehind, onStarted }: ContainersProps
         />
       ))}
       <Stack $gap={10}>
-        {isAssumed && source.context.tank.water === 'marine' && !source.context.from && (
+        {isAssumed && source.context.tank.water === 'marine' && (
           <Bar $tone="soon">
-            The bag’s salinity is assumed, and it decides more than anything else. Measure it as soon as the bag is
-            open: the run asks for it, and says if another way is better then.
+            {source.context.from
+              ? `No salinity of ${source.context.from.tank.name} is on record: it is assumed, and it decides more than anything else. Measure it first:`
+              : 'The bag’s salinity is assumed, and it decides more than anything else. Measure it as soon as the bag is open:'}{' '}
+            the run asks for it, and says if another way is better then.
           </Bar>
         )}
         {toMatch && (

@@ -216,7 +216,11 @@ function LiveRun({ run }: { run: Run }) {
                 </Clock>
                 <Small style={{ fontSize: 15 }}>
                   {next.kind === 'move'
-                    ? 'near enough, measured'
+                    ? followed.off.length > 0
+                      ? 'not near enough: see above'
+                      : followed.isMeasured
+                        ? 'near enough, measured'
+                        : 'near enough, by the figures of the plan'
                     : isNow
                       ? 'salinity and temperature, with the instruments that measured the tank'
                       : isDue
