@@ -138,7 +138,7 @@ describe('how quickly salinity has moved', () => {
 
   test('a bag found to be other than thought has not moved', () => {
     expect(follow(scooping, [opened, read(16, 29)], 17).psuPerHour).toBeCloseTo(0, 6)
-    const guessed = { ...scooping, isGuessed: true }
+    const guessed: RunSetup = { ...scooping, guessed: ['salinityPsu'] }
     const thought = follow(guessed, [opened, ...scoops(20)], 22).psuPerHour
     expect(follow(guessed, [opened, ...scoops(20), read(21, 29)], 22).psuPerHour).toBeCloseTo(thought, 6)
   })
@@ -162,22 +162,28 @@ describe('a way without mixing', () => {
   })
 
   test('planned by guesses it is measured first; what is measured decides', () => {
-    const guessed = { ...atOnce, isGuessed: true }
+    const guessed: RunSetup = { ...atOnce, guessed: ['salinityPsu', 'temperatureC'] }
     expect(follow(guessed, [opened], 16).next).toEqual({ kind: 'measure', minute: 15 })
     // Salinity alone says nothing of warmth.
     expect(follow(guessed, [opened, { kind: 'measured', minute: 16, salinityPsu: 32.4 }], 16).next.kind).toBe('measure')
     const well: Happening = { kind: 'measured', minute: 16, salinityPsu: 32.4, temperatureC: 24.6 }
     expect(follow(guessed, [opened, well], 17)).toMatchObject({ next: { kind: 'move' }, readyAt: 17, isMeasured: true })
     const off: Happening = { kind: 'measured', minute: 16, salinityPsu: 29, temperatureC: 24.6 }
+    expect(follow({ ...guessed, isKnowing: true }, [opened, off], 17).next.kind).toBe('move')
     expect(follow(guessed, [opened, off], 17)).toMatchObject({
-      next: { kind: 'move' },
+      next: { kind: 'choose' },
       readyAt: null,
       off: [{ what: 'salinity', by: -4, within: 1 }],
     })
   })
 
+  test('only cold, it may go: another way would not warm it', () => {
+    const cold: Happening = { kind: 'measured', minute: 16, salinityPsu: 32.4, temperatureC: 22 }
+    expect(follow(atOnce, [opened, cold], 17)).toMatchObject({ next: { kind: 'move' }, readyAt: null })
+  })
+
   test('measured in the shut bag, it is not known of the open one', () => {
     const early: Happening = { kind: 'measured', minute: 5, salinityPsu: 32.4, temperatureC: 24.6 }
-    expect(follow({ ...atOnce, isGuessed: true }, [early, opened], 16).next.kind).toBe('measure')
+    expect(follow({ ...atOnce, guessed: ['salinityPsu'] }, [early, opened], 16).next.kind).toBe('measure')
   })
 })

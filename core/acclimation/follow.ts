@@ -21,13 +21,16 @@ export interface RunSetup {
   limits: Limits
   way: WayKind
   method: AcclimationMethod | null
-  /** Whether what the bag's water is like was guessed, where it decides: then a way without mixing is measured first. */
-  isGuessed?: boolean
+  /** Figures of the bag that were guessed, and decide: on a way without mixing they are measured first. */
+  guessed?: readonly ('salinityPsu' | 'temperatureC')[]
+  /** Whether the way was chosen knowing that it does not come near enough. */
+  isKnowing?: boolean
 }
 
 /** What to do next, and at which minute. */
 export interface NextStep {
-  kind: 'open' | 'scoop' | 'pour-off' | 'start-drip' | 'measure' | 'move'
+  /** `choose` another way: nothing is mixed on this one, and it is not near enough. */
+  kind: 'open' | 'scoop' | 'pour-off' | 'start-drip' | 'measure' | 'choose' | 'move'
   minute: number
   /** L a scoop brings in. */
   litres?: number
@@ -186,7 +189,7 @@ export function follow(setup: RunSetup, happenings: readonly Happening[], now: n
         vessel = { ...vessel, water: asMeasured(vessel.water, happening, setting, around) }
         // Where no tank water is in yet, or the bag was a guess till now, the water did not move: it was thought to be other.
         const isFirst = measured.every(({ salinityPsu }) => salinityPsu === undefined)
-        if (was.bag >= 1 - HAIR || (setup.isGuessed && isFirst))
+        if (was.bag >= 1 - HAIR || (isFirst && setup.guessed?.includes('salinityPsu')))
           put.push({ at: past.length, psu: vessel.water.salinityPsu - was.salinityPsu })
         measured.push(happening)
         break
@@ -228,8 +231,9 @@ export function follow(setup: RunSetup, happenings: readonly Happening[], now: n
   )
   // What was measured before the water came within reach says nothing of it now.
   const isMeasured = readySince !== null && lastMeasured !== undefined && lastMeasured.minute >= readySince - HAIR
-  const isKnown =
-    !setup.isGuessed || (openedAt !== null && lastMeasured !== undefined && lastMeasured.minute >= openedAt - HAIR)
+  const isKnown = (setup.guessed ?? []).every((figure) =>
+    measured.some((one) => one[figure] !== undefined && openedAt !== null && one.minute >= openedAt - HAIR),
+  )
   const beforeAt = Math.max(
     0,
     past.findLastIndex(({ minute }) => minute <= now - WINDOW_MINUTES),
@@ -254,6 +258,7 @@ export function follow(setup: RunSetup, happenings: readonly Happening[], now: n
       readySince,
       isMeasured,
       isKnown,
+      off,
       readyAt,
     }),
     psuPerHour: (Math.abs(point.salinityPsu - before.salinityPsu - putRight) * 60) / WINDOW_MINUTES,
@@ -304,12 +309,17 @@ interface Standing extends Going {
   isMeasured: boolean
   isKnown: boolean
   readyAt: number | null
+  off: readonly Off[]
 }
 
-function nextStep({ setting, method }: RunSetup, standing: Standing): NextStep {
-  const { openedAt, lastAct, mlPerMinute, vessel, fullSince, readySince, isMeasured, isKnown, readyAt } = standing
+function nextStep({ setting, method, isKnowing }: RunSetup, standing: Standing): NextStep {
+  const { openedAt, lastAct, mlPerMinute, vessel, fullSince, readySince, isMeasured, isKnown, readyAt, off } = standing
   if (openedAt === null) return { kind: 'open', minute: setting.float.minutes }
-  if (!method) return { kind: isKnown ? 'move' : 'measure', minute: openedAt }
+  if (!method) {
+    // Warmth can be had by floating on; what is dissolved changes by mixing alone.
+    const isApart = off.some(({ what }) => what !== 'temperature')
+    return { kind: !isKnown ? 'measure' : isApart && !isKnowing ? 'choose' : 'move', minute: openedAt }
+  }
   if (readySince !== null) return { kind: isMeasured ? 'move' : 'measure', minute: readySince }
   const { capacityL, leaveL } = setting.container
   if (method.kind === 'drip') {

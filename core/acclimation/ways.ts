@@ -18,7 +18,15 @@ import {
   type Off,
   type Trial,
 } from './trials.ts'
-import { beyondWords, degreesWords, freeWords, minutesWords, psuWords, salinityWords } from './words.ts'
+import {
+  beyondDegreesWords,
+  beyondWords,
+  degreesWords,
+  freeWords,
+  minutesWords,
+  psuWords,
+  salinityWords,
+} from './words.ts'
 
 /** A limit that a way does not keep, in words. */
 export interface Broken {
@@ -96,9 +104,9 @@ function brokenBy(trial: Omit<Trial, 'method'>, moveAt: number, { limits, units 
       add(
         'reach',
         what === 'salinity'
-          ? `still ${psuWords(Math.abs(by), units)} off; it has to be within ${psuWords(within, units)}`
+          ? `still ${beyondWords(Math.abs(by), within, units)} off; it has to be within ${psuWords(within, units)}`
           : what === 'temperature'
-            ? `still ${degreesWords(Math.abs(by), units)} off; it has to be within ${degreesWords(within, units)}`
+            ? `still ${beyondDegreesWords(Math.abs(by), within, units)} off; it has to be within ${degreesWords(within, units)}`
             : `hardness still ${Math.abs(by).toFixed(1)} dKH off; it has to be within ${within}`,
       )
   if (moveAt > limits.maxMinutes)

@@ -14,21 +14,25 @@ const SG_PER_PSU = (gravityOf(36) - gravityOf(30)) / 6
 export const salinityWords = (psu: number, { salinity }: WordUnits = METRIC_WORDS): string =>
   salinity === 'sg' ? `${gravityOf(psu).toFixed(4)} SG` : psuWords(psu)
 /** A difference of salinity in a sentence. */
-export const psuWords = (psu: number, { salinity }: WordUnits = METRIC_WORDS): string =>
-  salinity === 'sg' ? `${(psu * SG_PER_PSU).toFixed(4)} SG` : `${Number(psu.toFixed(1))} psu`
-/** A difference of salinity that passes a limit, with so many decimals that it is seen to. */
+export const psuWords = (psu: number, { salinity }: WordUnits = METRIC_WORDS, decimals?: number): string =>
+  salinity === 'sg' ? `${(psu * SG_PER_PSU).toFixed(decimals ?? 4)} SG` : `${Number(psu.toFixed(decimals ?? 1))} psu`
+
+/** A difference that passes a limit, with so many decimals that it is seen to. */
+function beyond(said: (decimals?: number) => string, limit: string, decimals: number): string {
+  if (said() !== limit) return said()
+  return said(decimals) === limit ? `just over ${limit}` : said(decimals)
+}
 export const beyondWords = (psu: number, limit: number, units: WordUnits = METRIC_WORDS): string =>
-  psuWords(psu, units) !== psuWords(limit, units)
-    ? psuWords(psu, units)
-    : units.salinity === 'sg'
-      ? `${(psu * SG_PER_PSU).toFixed(5)} SG`
-      : `${psu.toFixed(2)} psu`
+  beyond((decimals) => psuWords(psu, units, decimals), psuWords(limit, units), units.salinity === 'sg' ? 5 : 2)
+export const beyondDegreesWords = (celsius: number, limit: number, units: WordUnits = METRIC_WORDS): string =>
+  beyond((decimals) => degreesWords(celsius, units, decimals), degreesWords(limit, units), 2)
+
 export const freeWords = (mgPerL: number): string => `${mgPerL.toFixed(3)} mg/L`
 /** A difference of temperature in a sentence. */
-export const degreesWords = (celsius: number, { temperature }: WordUnits = METRIC_WORDS): string =>
-  temperature === 'F'
-    ? `${Number((fahrenheitFromCelsius(celsius) - fahrenheitFromCelsius(0)).toFixed(1))} °F`
-    : `${Number(celsius.toFixed(1))} °C`
+export const degreesWords = (celsius: number, { temperature }: WordUnits = METRIC_WORDS, decimals = 1): string => {
+  const value = temperature === 'F' ? fahrenheitFromCelsius(celsius) - fahrenheitFromCelsius(0) : celsius
+  return `${Number(value.toFixed(decimals))} ${temperature === 'F' ? '°F' : '°C'}`
+}
 export const minutesWords = (minutes: number): string => {
   const whole = Math.round(minutes)
   if (whole < 100) return `${whole} minutes`

@@ -25,7 +25,7 @@ export function alarmsOf(run: Run, now: number): Alarm[] {
   for (let i = 0; i < MOST; i++) {
     const at = Math.max(minute, next.minute)
     alarms.push({ at: instantOf(run, at), title: titleOf(next, run) })
-    if (next.kind === 'measure' || next.kind === 'move') break
+    if (next.kind === 'measure' || next.kind === 'choose' || next.kind === 'move') break
     switch (next.kind) {
       case 'open':
         happenings.push({ kind: 'opened', minute: at })

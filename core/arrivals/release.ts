@@ -11,7 +11,7 @@ import { minuteOf, type Run } from './runs.ts'
 import { lightRamp } from './light.ts'
 import type { WordUnits } from '../acclimation/acclimation.schema.ts'
 import type { Off } from '../acclimation/trials.ts'
-import { beyondWords, degreesWords, psuWords } from '../acclimation/words.ts'
+import { beyondDegreesWords, beyondWords, degreesWords, psuWords } from '../acclimation/words.ts'
 
 /** A step of the move from the container to the tank, in the order it is done. */
 export interface ReleaseStep {
@@ -107,7 +107,7 @@ export function offWords(off: readonly Off[], units?: WordUnits): string {
     what === 'salinity'
       ? [beyondWords(Math.abs(by), within, units), psuWords(within, units)]
       : what === 'temperature'
-        ? [degreesWords(Math.abs(by), units), degreesWords(within, units)]
+        ? [beyondDegreesWords(Math.abs(by), within, units), degreesWords(within, units)]
         : [`${Math.abs(by).toFixed(1)} dKH`, `${within} dKH`]
   return off
     .map((one) => {

@@ -114,3 +114,12 @@ test('across at once by a salinity that was guessed: measured, it is off, and an
     },
   ])
 })
+
+test('warmth that was guessed is come by afloat; without a float it is measured', () => {
+  const it = home()
+  const guessed = { way: 'at-once' as const, method: undefined, assumed: ['orchid.temperatureC', 'tank.pH'] }
+  it.start('afloat', guessed)
+  const { setting } = runById(it.journal, 'afloat')!.start
+  it.start('own', { ...guessed, setting: { ...setting, float: { minutes: 0 } } })
+  expect(['afloat', 'own'].map((id) => runById(it.journal, id)!.setup.guessed)).toEqual([[], ['temperatureC']])
+})

@@ -45,13 +45,17 @@ function happeningOf(event: ContentOf<'acclimation-event'>, minute: number): Hap
   }
 }
 
-/** Whether a figure of the bag that decides was guessed: its warmth, and its salinity where that is minded. */
-const guessedOf = ({ assumed, limits }: Start): boolean =>
-  assumed.some(
-    (id) =>
-      !id.startsWith('tank.') &&
-      (id.endsWith('.temperatureC') || (id.endsWith('.salinityPsu') && mindsSalinity(limits))),
-  )
+/** A float this long brings the bag to the tank's warmth, whatever it was. */
+const WARMING_MINUTES = 10
+
+/** The figures of the bag that decide and were guessed. */
+function guessedOf({ assumed, limits, setting }: Start): ('salinityPsu' | 'temperatureC')[] {
+  const isGuessed = (figure: string) => assumed.some((id) => id.endsWith(`.${figure}`) && !id.startsWith('tank.'))
+  return [
+    ...(mindsSalinity(limits) && isGuessed('salinityPsu') ? ['salinityPsu' as const] : []),
+    ...(setting.float.minutes < WARMING_MINUTES && isGuessed('temperatureC') ? ['temperatureC' as const] : []),
+  ]
+}
 
 function describe(journal: Journal, id: string): Run | null {
   let start: Start | null = null
@@ -83,12 +87,18 @@ function describe(journal: Journal, id: string): Run | null {
   if (!start) return null
   const { setting, limits, way, method = null } = start
   // A way chosen anew rests on what the run itself has measured and reckoned.
-  const isGuessed = changed === null && guessedOf(start)
+  const guessed = changed === null ? guessedOf(start) : []
   return {
     id,
     start,
     startedAt,
-    setup: { setting, limits, isGuessed, ...(changed ?? { way, method }) },
+    setup: {
+      setting,
+      limits,
+      guessed,
+      isKnowing: changed !== null || start.knowing !== undefined,
+      ...(changed ?? { way, method }),
+    },
     happenings,
     steps,
     ended,

@@ -85,6 +85,8 @@ export function stepWords(
         figure: 'Measure',
         done: 'Enter what is measured',
       }
+    case 'choose':
+      return { title: 'Not near enough for this way', figure: 'Another way', done: 'Show the other ways' }
     case 'move':
       return { title: 'It is time', figure: 'Across', done: 'Across now' }
   }

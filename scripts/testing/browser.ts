@@ -19,6 +19,9 @@ Object.assign(globalThis, {
   structuredClone: globalThis.structuredClone ?? ((value: unknown) => deserialize(serialize(value)) as unknown),
 })
 
+// Nothing is scrolled where nothing is drawn.
+if (typeof window !== 'undefined') Element.prototype.scrollIntoView = () => {}
+
 // Measured sizes and media queries: jsdom draws nothing.
 class NoResize {
   observe() {

@@ -109,6 +109,34 @@ describe('a run under way', () => {
     expect(screen.getByLabelText('Salinity, psu')).toHaveFocus()
   })
 
+  test('across at once by a guess: measured when open; not near enough, other ways are shown and one is taken', async () => {
+    const { user, events } = await open(
+      floating(16, { way: 'at-once', method: undefined, assumed: ['orchid.salinityPsu'] }),
+      happened(16, 15, { event: 'opened' }),
+    )
+    expect(big()).toHaveTextContent('Enter what is measured')
+    await user.click(big())
+    expect(screen.getByLabelText('Salinity, psu')).toHaveFocus()
+    await user.type(screen.getByLabelText('Salinity, psu'), '31.2')
+    await user.click(screen.getByRole('button', { name: 'Log what is measured' }))
+    await waitFor(() => expect(big()).toHaveTextContent('Show the other ways'))
+    expect(
+      screen.getByText(/^Nothing is mixed on this way, and it is not near enough: salinity 1\.8 psu under/),
+    ).toBeInTheDocument()
+    expect(screen.getByText('not near enough: see above')).toBeInTheDocument()
+    await user.click((await screen.findAllByRole('button', { name: /^Go on by (Drip|Scoops)/ }))[0]!)
+    await waitFor(() => expect(events().at(-1)).toMatchObject({ event: 'way' }))
+    expect(['start-drip', 'scoop']).toContain(big().dataset['next'])
+  })
+
+  test('a way that was chosen knowing its limits is not questioned again', async () => {
+    await open(
+      floating(16, { way: 'at-once', method: undefined, assumed: [], knowing: 'salinity moves 8 psu an hour' }),
+      happened(16, 15, { event: 'opened' }),
+    )
+    expect(big()).toHaveTextContent('Across now')
+  })
+
   test('a run that stops says why, and nobody has gone across', async () => {
     const { user, lines } = await open(floating(6))
     await user.click(screen.getByRole('button', { name: 'stop the run' }))

@@ -32,7 +32,7 @@ const Pair = styled.div`
 const MEASURED: readonly WaterFigure[] = ['salinityPsu', 'temperatureC', 'pH', 'tanMgPerL']
 
 /** What is measured in the container on the way: it bends the forecast. */
-export function RunMeasure({ run, isAsked }: { run: Run; isAsked: boolean }) {
+export function RunMeasure({ run, isAsked, onLogged }: { run: Run; isAsked: boolean; onLogged: () => void }) {
   const { settings } = useHousehold()
   const { keep, busy, unkept } = useKeeping()
   const [values, setValues] = useState<Readonly<Record<string, string>>>({})
@@ -63,7 +63,9 @@ export function RunMeasure({ run, isAsked }: { run: Run; isAsked: boolean }) {
       ...(read.pH !== undefined && { pH: read.pH }),
       ...(read.tanMgPerL !== undefined && { tanMgPerL: read.tanMgPerL }),
     }
-    if (await keep([content])) setValues({})
+    if (!(await keep([content]))) return
+    setValues({})
+    onLogged()
   }
   const Act = isAsked ? PrimaryButton : Button
   return (

@@ -130,6 +130,7 @@ function stepContent(run: Run, next: NextStep): ContentOf<'acclimation-event'> |
     case 'start-drip':
       return method?.kind === 'drip' ? event({ event: 'drip', mlPerMinute: method.mlPerMinute }) : null
     case 'measure':
+    case 'choose':
     case 'move':
       return null
   }
@@ -141,12 +142,14 @@ function LiveRun({ run }: { run: Run }) {
   const now = useSecond()
   const followed = useFollowed(run, now)
   const [isReleasing, setReleasing] = useState(false)
+  const head = useRef<HTMLDivElement>(null)
+  const otherWays = useRef<HTMLDivElement>(null)
   const measureField = useRef<HTMLDivElement>(null)
   const { next, readyAt } = followed
   const due = instantOf(run, next.minute)
   const isDue = now >= due
   const words = stepWords(next, run.setup.method, isDue)
-  const isNow = isDue && (next.kind === 'move' || next.kind === 'measure')
+  const isNow = isDue && (next.kind === 'move' || next.kind === 'measure' || next.kind === 'choose')
   const warnings = runWarnings(run, followed, now, settings)
   const awake = useAwake()
   useRing(isDue && !isReleasing ? `${run.id} ${next.kind} ${run.happenings.length}` : null)
@@ -154,6 +157,7 @@ function LiveRun({ run }: { run: Run }) {
   const press = async () => {
     allowSound()
     if (next.kind === 'move') return setReleasing(true)
+    if (next.kind === 'choose') return otherWays.current?.scrollIntoView({ behavior: 'smooth' })
     if (next.kind === 'measure') return measureField.current?.querySelector('input')?.focus()
     if (content) await keep([content])
   }
@@ -181,7 +185,7 @@ function LiveRun({ run }: { run: Run }) {
   return (
     <Page>
       <Stack $gap={18}>
-        <div>
+        <div ref={head}>
           <Title>{capital(runLabel(run))}</Title>
           <Small style={{ fontSize: 15 }}>
             to {tankName(journal, run.start.tankId)}, since {timeOf(run.startedAt, settings.clock)}, minute{' '}
@@ -215,7 +219,7 @@ function LiveRun({ run }: { run: Run }) {
                   {isNow ? 'now' : clockText(due - now)}
                 </Clock>
                 <Small style={{ fontSize: 15 }}>
-                  {next.kind === 'move'
+                  {next.kind === 'move' || next.kind === 'choose'
                     ? followed.off.length > 0
                       ? 'not near enough: see above'
                       : followed.isMeasured
@@ -255,6 +259,8 @@ function LiveRun({ run }: { run: Run }) {
                 <div ref={measureField}>
                   <RunMeasure
                     run={run}
+                    // What it changes stands at the top of a phone's page, above what was typed.
+                    onLogged={() => head.current?.scrollIntoView({ block: 'nearest' })}
                     isAsked={(isNow && next.kind === 'measure') || followed.measured.length === 0}
                   />
                 </div>
@@ -266,7 +272,9 @@ function LiveRun({ run }: { run: Run }) {
                 <Small style={{ fontSize: 15 }}>Still off: {offWords(followed.off, settings.units)}.</Small>
               )}
               {!isFloating && (
-                <OtherWays run={run} followed={followed} isAsked={warnings.some(({ isWayWrong }) => isWayWrong)} />
+                <div ref={otherWays}>
+                  <OtherWays run={run} followed={followed} isAsked={warnings.some(({ isWayWrong }) => isWayWrong)} />
+                </div>
               )}
             </Stack>
             <Devices run={run} awake={awake} now={now} />
