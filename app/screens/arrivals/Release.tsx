@@ -1,4 +1,4 @@
-import { useState } from 'react'
+import { useRef, useState } from 'react'
 import { styled } from 'styled-components'
 import type { Followed } from '../../../core/acclimation/follow.ts'
 import { offWords, releaseContents, releaseSteps } from '../../../core/arrivals/release.ts'
@@ -87,7 +87,11 @@ export function Release({ run, followed, onBack }: { run: Run; followed: Followe
   const open = steps.filter(({ id }) => !run.steps.has(id))
   const { off, isMeasured } = followed
   const isTrue = off.length === 0
-  const tick = (step: string): Promise<unknown> => {
+  // A quick second tap on another step is not lost while the first is being kept; a second on the same does nothing.
+  const underWay = useRef(new Set<string>())
+  const tick = async (step: string): Promise<void> => {
+    if (underWay.current.has(step)) return
+    underWay.current.add(step)
     const content: Content = {
       kind: 'acclimation-event',
       happened: iso(thisInstant()),
@@ -95,7 +99,8 @@ export function Release({ run, followed, onBack }: { run: Run; followed: Followe
       event: 'step',
       step,
     }
-    return keep([content])
+    await keep([content])
+    underWay.current.delete(step)
   }
   const across = () => keep(releaseContents(journal, run, thisInstant()))
   return (
@@ -123,7 +128,7 @@ export function Release({ run, followed, onBack }: { run: Run; followed: Followe
               <Step
                 type="button"
                 aria-pressed={run.steps.has(id)}
-                disabled={busy || run.steps.has(id)}
+                disabled={run.steps.has(id)}
                 onClick={() => void tick(id)}
               >
                 <span aria-hidden="true">{run.steps.has(id) ? '✓' : ''}</span>
