@@ -1,3 +1,6 @@
+import { animalGroupById } from '../catalogue/animal-group.ts'
+import { inspectionKindOf } from '../catalogue/inspection.ts'
+import type { Animal } from '../household/animals.ts'
 import type { ContentOf } from '../journal/entry.ts'
 import type { Journal, Line } from '../journal/journal.ts'
 import { MS_PER_DAY, MS_PER_HOUR } from '../time/zone.ts'
@@ -143,6 +146,12 @@ export function keepsShut({ conditions, notBefore, startedAt, way }: Introductio
     ...(left > 0 ? [`${left < 24 ? `${Math.ceil(left)} hours` : `${Math.ceil(left / 24)} days`} to go`] : []),
     ...conditions.filter(({ holds }) => !holds).map(({ words }) => words),
   ]
+}
+
+/** Who meets others: fish and crustaceans. A coral or an anemone minds nobody. */
+export const canMeet = ({ group }: Pick<Animal, 'group'>): boolean => {
+  const known = animalGroupById(group)
+  return known === undefined || ['fish', 'crustacean'].includes(inspectionKindOf(known))
 }
 
 /** Whether it goes on, has to be watched, or has to be stopped, and by which rule. */

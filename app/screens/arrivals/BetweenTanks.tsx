@@ -1,20 +1,16 @@
 import { useMemo } from 'react'
 import { useSearchParams } from 'react-router'
-import { Link } from 'react-aria-components'
 import { styled } from 'styled-components'
 import { canBeMatched } from '../../../core/arrivals/water-checks.ts'
 import { waterOfTank } from '../../../core/arrivals/water.ts'
 import { animalLabel, residentsOf, type Animal } from '../../../core/household/animals.ts'
 import { tankById, tanksOf, type Tank } from '../../../core/household/tanks.ts'
-import type { CoursePlan } from '../../../core/courses/plan.ts'
-import { courseName } from '../../../core/courses/names.ts'
-import { tankOfPlan, useRunningPlans } from '../../courses/usePlans.ts'
-import { phaseWords } from '../../courses/words.ts'
 import { useNow } from '../../frame/now.tsx'
 import { useHousehold } from '../../journal/provider.tsx'
 import { inputShape } from '../../fields/shell.tsx'
 import { Page } from '../../look/page.ts'
-import { Bar, Line, Small, Stack, Title } from '../../look/text.ts'
+import { Line, Small, Stack, Title } from '../../look/text.ts'
+import { CourseWords } from './CourseWords.tsx'
 import { PlanBoard, type PlanSource } from './PlanBoard.tsx'
 
 const Select = styled.select`
@@ -181,34 +177,6 @@ export function BetweenTanks() {
         )}
       </Stack>
     </Page>
-  )
-}
-
-/** What a move would do to courses at either end. */
-function CourseWords({ from, to }: { from: Tank; to: Tank }) {
-  const plans = useRunningPlans()
-  const isUndone = ({ phase }: CoursePlan) => phase === 'ramp' || phase === 'hold'
-  const nameOf = ({ course }: CoursePlan) => courseName(course.protocol, course.dose.id)
-  return (
-    <>
-      {plans
-        .filter((plan) => tankOfPlan(plan) === from.id)
-        .map((plan) => (
-          <Bar key={plan.course.id} $tone={isUndone(plan) ? 'act' : 'soon'}>
-            {nameOf(plan)} runs in {from.name}, {phaseWords(plan)}
-            {isUndone(plan) ? ': not done, and who goes now takes along what it was for.' : '.'} Its{' '}
-            <Link href={`/courses/${plan.course.id}`}>own page</Link> says when its fish may go, and by which rules.
-            Only the animal goes across, no water, net or pipe.
-          </Bar>
-        ))}
-      {plans
-        .filter((plan) => tankOfPlan(plan) === to.id)
-        .map((plan) => (
-          <Bar key={plan.course.id} $tone="act">
-            {nameOf(plan)} runs in {to.name}: a fish that comes starts its count over.
-          </Bar>
-        ))}
-    </>
   )
 }
 

@@ -1,18 +1,12 @@
 import { useState } from 'react'
 import { useNavigate, useSearchParams } from 'react-router'
+import { Link } from 'react-aria-components'
 import { styled } from 'styled-components'
 import { meetingMoves } from '../../../core/arrivals/introducing.ts'
-import { INTRODUCTION_WAYS, type IntroductionWay } from '../../../core/arrivals/introductions.ts'
+import { canMeet, INTRODUCTION_WAYS, type IntroductionWay } from '../../../core/arrivals/introductions.ts'
 import { INTRODUCTION } from '../../../core/catalogue/handbook/introduction.data.ts'
-import {
-  animalById,
-  animalLabel,
-  animalsOf,
-  residentsOf,
-  tankOfAnimal,
-  type Animal,
-} from '../../../core/household/animals.ts'
-import { tanksOf } from '../../../core/household/tanks.ts'
+import { animalById, animalLabel, animalsOf, residentsOf, tankOfAnimal } from '../../../core/household/animals.ts'
+import { tankById, tanksOf } from '../../../core/household/tanks.ts'
 import type { ContentOf } from '../../../core/journal/entry.ts'
 import { iso, MS_PER_HOUR } from '../../../core/time/zone.ts'
 import { thisInstant } from '../../frame/now.tsx'
@@ -25,6 +19,7 @@ import { Page } from '../../look/page.ts'
 import { Heading, Line, Small, Stack, Title } from '../../look/text.ts'
 import { contentMarks, marksText, wordingOf } from '../../words/entries.ts'
 import { listed } from '../../words/numbers.ts'
+import { CourseWords } from './CourseWords.tsx'
 import { Chips, Select, Text } from './together-parts.ts'
 
 const Ways = styled.div`
@@ -55,27 +50,53 @@ const Ways = styled.div`
   }
 `
 
+const From = styled.span`
+  font-size: 13.5px;
+  font-weight: 400;
+  opacity: 0.85;
+`
+
+/** What each way comes to in the end. */
+const BEFORE: Record<IntroductionWay, string> = {
+  box: 'the door is opened',
+  neutral: 'both move home together',
+  pair: 'they go in',
+}
+
 /** Bringing animals together: what must be true before the door is opened is written down first. */
 export function NewTogether() {
   const { journal, settings } = useHousehold()
   const [search] = useSearchParams()
   const navigate = useNavigate()
   const { keep, busy, unkept } = useKeeping()
-  const living = animalsOf(journal).filter((animal) => tankOfAnimal(animal) !== null)
+  const living = animalsOf(journal).filter((animal) => tankOfAnimal(animal) !== null && canMeet(animal))
   const tanks = tanksOf(journal)
   const [way, setWay] = useState<IntroductionWay>('box')
   const [who, setWho] = useState<readonly string[]>(
     (search.get('who') ?? '').split(',').filter((id) => living.some((animal) => animal.id === id)),
   )
   const home = who.map((id) => animalById(journal, id)).map((animal) => animal && tankOfAnimal(animal))[0]
+  const water = home ? tankById(journal, home)?.water : undefined
+  const fitting = tanks.filter((tank) => water === undefined || tank.water === water)
   const [tankId, setTankId] = useState(
-    () => tanks.find(({ role, id }) => role === 'display' && id !== home)?.id ?? tanks[0]?.id ?? '',
+    () => fitting.find(({ role, id }) => role === 'display' && id !== home)?.id ?? fitting[0]?.id ?? '',
   )
   const [rivals, setRivals] = useState<readonly string[]>([])
   const [neutralTankId, setNeutral] = useState('')
   const [conditions, setConditions] = useState<readonly { id: string; words: string }[] | null>(null)
   const written = conditions ?? INTRODUCTION_WAYS[way].conditions
-  const there = residentsOf(journal, tankId).filter(({ id }) => !who.includes(id))
+  const target = tankById(journal, tankId)
+  const there = residentsOf(journal, tankId).filter((animal) => !who.includes(animal.id) && canMeet(animal))
+  // Whoever comes from elsewhere first; who is in the water already may hang there in a box.
+  const coming = living
+    .flatMap((animal) => {
+      const tank = tankById(journal, tankOfAnimal(animal)!)
+      return tank && (tank.water === target?.water || who.includes(animal.id)) ? [{ animal, tank }] : []
+    })
+    .sort((a, b) => Number(a.tank.id === tankId) - Number(b.tank.id === tankId))
+  const from = [...new Set(who.flatMap((id) => coming.find(({ animal }) => animal.id === id)?.tank ?? []))].filter(
+    ({ id }) => id !== tankId,
+  )
   const flip = (list: readonly string[], id: string) =>
     list.includes(id) ? list.filter((one) => one !== id) : [...list, id]
   const plan = {
@@ -101,15 +122,6 @@ export function NewTogether() {
     }
     if (await keep([content, ...meetingMoves(journal, content, now)])) void navigate(`/arrivals/together/${introId}`)
   }
-  const chips = (animals: readonly Animal[], picked: readonly string[], pick: (id: string) => void, label: string) => (
-    <Chips role="group" aria-label={label}>
-      {animals.map((animal) => (
-        <button key={animal.id} type="button" aria-pressed={picked.includes(animal.id)} onClick={() => pick(animal.id)}>
-          {animalLabel(animal)}
-        </button>
-      ))}
-    </Chips>
-  )
   return (
     <Page>
       <Stack $gap={22} style={{ maxWidth: 860 }}>
@@ -138,7 +150,18 @@ export function NewTogether() {
         </Ways>
         <Stack $gap={8}>
           <Heading as="h2">Who comes</Heading>
-          {chips(living, who, (id) => setWho(flip(who, id)), 'Who comes')}
+          <Chips role="group" aria-label="Who comes">
+            {coming.map(({ animal, tank }) => (
+              <button
+                key={animal.id}
+                type="button"
+                aria-pressed={who.includes(animal.id)}
+                onClick={() => setWho(flip(who, animal.id))}
+              >
+                {animalLabel(animal)} <From>{tank.name}</From>
+              </button>
+            ))}
+          </Chips>
         </Stack>
         <Stack $gap={8}>
           <Heading as="h2">To live in</Heading>
@@ -148,7 +171,7 @@ export function NewTogether() {
             value={tankId}
             onChange={(event) => setTankId(event.target.value)}
           >
-            {tanks.map(({ id, name }) => (
+            {fitting.map(({ id, name }) => (
               <option key={id} value={id}>
                 {name}
               </option>
@@ -157,7 +180,18 @@ export function NewTogether() {
           {there.length > 0 && (
             <>
               <Small>Who there is likely to mind, or the rival itself:</Small>
-              {chips(there, rivals, (id) => setRivals(flip(rivals, id)), 'Rivals')}
+              <Chips role="group" aria-label="Rivals">
+                {there.map((animal) => (
+                  <button
+                    key={animal.id}
+                    type="button"
+                    aria-pressed={rivals.includes(animal.id)}
+                    onClick={() => setRivals(flip(rivals, animal.id))}
+                  >
+                    {animalLabel(animal)}
+                  </button>
+                ))}
+              </Chips>
             </>
           )}
           {way === 'neutral' && (
@@ -165,7 +199,7 @@ export function NewTogether() {
               <strong>Neutral tank</strong>{' '}
               <Select value={neutralTankId} onChange={(event) => setNeutral(event.target.value)}>
                 <option value="">the same tank, rock rebuilt</option>
-                {tanks
+                {fitting
                   .filter(({ id }) => id !== tankId)
                   .map(({ id, name }) => (
                     <option key={id} value={id}>
@@ -177,7 +211,7 @@ export function NewTogether() {
           )}
         </Stack>
         <Stack $gap={8}>
-          <Heading as="h2">What must be true before: {INTRODUCTION_WAYS[way].opens.toLowerCase()}</Heading>
+          <Heading as="h2">What must be true before {BEFORE[way]}</Heading>
           <Small>
             Written down now, kept to later
             {INTRODUCTION_WAYS[way].leastHours > 0
@@ -201,6 +235,16 @@ export function NewTogether() {
             </PlainButton>
           </div>
         </Stack>
+        {target && from.map((tank) => <CourseWords key={tank.id} from={tank} to={target} />)}
+        {target && from.length > 0 && way === 'box' && (
+          <Small style={{ fontSize: 15 }}>
+            The box hangs in the water of {target.name}. Waters that differ are gone between first:{' '}
+            <Link href={`/arrivals/between?from=${from[0]!.id}&to=${target.id}&who=${who.join(',')}`}>
+              from {from[0]!.name} to {target.name}
+            </Link>
+            .
+          </Small>
+        )}
         {moves.length > 0 && (
           <Small style={{ fontSize: 15 }}>
             Kept with it: {listed(moves.map((move) => marksText(contentMarks(move, wordingOf(journal, settings)))))}.

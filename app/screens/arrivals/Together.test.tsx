@@ -59,6 +59,36 @@ const boxed = (days: number, more: Partial<ContentOf<'introduction-start'>> = {}
   ...more,
 })
 
+describe('who is asked about', () => {
+  const TORCH = { ...arrival('torch', 'hall', 1, 4), species: 'torch coral head', group: 'coral-lps' } as Content
+
+  test('fish and crustaceans, each with where it lives, those from elsewhere first; corals mind nobody', async () => {
+    await open('/arrivals/together', TORCH)
+    const coming = within(screen.getByRole('group', { name: 'Who comes' })).getAllByRole('button')
+    expect(coming.map(({ textContent }) => textContent)).toEqual(['Orchid Side tub', 'Plum Hall reef'])
+    expect(within(screen.getByRole('group', { name: 'Rivals' })).getAllByRole('button')).toHaveLength(1)
+  })
+
+  test('who is under treatment, and waters that differ, are said before the box is in', async () => {
+    await open('/arrivals/together?who=orchid', {
+      kind: 'course-start',
+      happened: fromNow(-3 * DAY),
+      courseId: 'c',
+      tankId: 'side',
+      protocol: 'qt-b-drug14',
+      doseId: 'cu-chelated-std',
+      animalIds: ['orchid'],
+    })
+    expect(
+      screen.getByText(/runs in Side tub, .*: not done, and who goes now takes along what it was for/),
+    ).toBeInTheDocument()
+    expect(screen.getByRole('link', { name: 'from Side tub to Hall reef' })).toHaveAttribute(
+      'href',
+      '/arrivals/between?from=side&to=hall&who=orchid',
+    )
+  })
+})
+
 describe('begun', () => {
   test('what must be true is written down first, one’s own words too; the box hangs in the display’s water', async () => {
     const { user, lines } = await open('/arrivals/together?who=orchid')
