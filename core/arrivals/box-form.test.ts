@@ -152,13 +152,19 @@ describe('an announcement put right', () => {
     it.expects('orchid')
     it.expects('shrimp', { species: 'cleaner shrimp', group: 'shrimp-crab-snail' })
     const typed = boxAsTyped(boxById(it.journal, 'box')!, it.settings)
-    const goby = { ...emptyAnimal(tanksOf(it.journal), null, 'goby'), species: 'watchman goby' }
+    const goby = { ...emptyAnimal(tanksOf(it.journal), null, 'goby'), species: 'watchman goby', group: 'goby-blenny' }
     it.write(...it.contents({ ...typed, animals: [typed.animals[1]!, goby] }))
     expect(
       boxById(it.journal, 'box')!
         .animals.map(({ expectedId }) => expectedId)
         .sort(),
     ).toEqual(['goby', 'shrimp'])
+  })
+
+  test('without a group nothing is announced: it decides too much to be taken for granted', () => {
+    const it = form()
+    const unknown = { ...emptyAnimal(tanksOf(it.journal), null, 'x'), species: 'something blue' }
+    expect(it.problems({ ...values({}), animals: [unknown] })['animals.0.group']!.message).toMatch(/which group/)
   })
 
   test('a newcomer goes to the tub by itself, not among the residents', () => {

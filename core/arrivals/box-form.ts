@@ -42,7 +42,7 @@ export const emptyAnimal = (tanks: readonly Tank[], tankId: string | null, expec
   species: '',
   name: '',
   count: '1',
-  group: 'marine-fish',
+  group: '',
   tankId: tankId ?? tanks.find(({ role }) => role === 'quarantine' || role === 'tub')?.id ?? tanks[0]!.id,
   sizeCm: '',
   sellerPsu: '',
@@ -102,8 +102,8 @@ export const animalField = <F extends keyof AnimalValues>(index: number, field: 
 export function askedOf(groupId: string): { sizeCm: boolean; sellerPsu: boolean; lightUmol: boolean; dip: boolean } {
   const group = animalGroupById(groupId)
   return {
-    sizeCm: group?.kind === 'fish',
-    sellerPsu: group?.water === 'marine',
+    sizeCm: group === undefined || group.kind === 'fish',
+    sellerPsu: group?.water !== 'freshwater',
     lightUmol: group?.kind === 'coral',
     dip: group !== undefined && group.kind !== 'fish',
   }
@@ -117,6 +117,7 @@ function readAnimal(reading: Reading, animal: AnimalValues, i: number, { tanks, 
   const count = reading.number(at('count'), { least: 1, most: 10_000, rather: 'a whole number' })
   if (count !== undefined && !Number.isInteger(count)) reading.fault(at('count'), 'a whole number, 1 or more')
   const group = animalGroupById(animal.group)
+  if (!group) reading.fault(at('group'), 'which group: it decides how the animal is brought across')
   const tank = tanks.find(({ id }) => id === animal.tankId)
   if (tank && group && tank.water !== group.water)
     reading.fault(

@@ -45,7 +45,8 @@ test('two animals of one box are announced together, and its page opens', async 
   await user.click(screen.getByRole('button', { name: 'Another animal in the box' }))
   const second = within(screen.getByRole('group', { name: 'Animal 2' }))
   await user.type(second.getByLabelText('What it is'), 'hammer coral')
-  await user.selectOptions(second.getByLabelText('Group'), 'coral-lps')
+  // What it is called points to its group; no choice is left to make.
+  expect(second.getByLabelText('Group')).toHaveValue('coral-lps')
   await user.type(second.getByLabelText('Light it comes from'), '120')
   await user.click(second.getByRole('checkbox', { name: /A dip is planned/ }))
   await user.click(screen.getByRole('button', { name: 'Expect it' }))
@@ -53,7 +54,7 @@ test('two animals of one box are announced together, and its page opens', async 
   const [fish, coral] = lines()
   expect(fish!.boxId).toBe(coral!.boxId)
   expect([fish, coral]).toMatchObject([
-    { species: 'orchid dottyback', tankId: 'side', hoursInTransit: 18 },
+    { species: 'orchid dottyback', group: 'dottyback-basslet', tankId: 'side', hoursInTransit: 18 },
     { species: 'hammer coral', tankId: 'side', group: 'coral-lps', lightUmol: 120, dip: true },
   ])
   await waitFor(() => expect(screen.getByLabelText('address')).toHaveTextContent(`/arrivals/box/${fish!.boxId}`))
@@ -68,6 +69,7 @@ test('what is wrong stands beside its field and nothing is lost', async () => {
   expect(alerts).toMatch(/up to five days/)
   expect(alerts).toMatch(/0 psu to 45 psu is plausible/)
   expect(alerts).toMatch(/what it is, as you call it/)
+  expect(alerts).toMatch(/which group: it decides how the animal is brought across/)
   expect(screen.getByLabelText('Hours on the way')).toHaveValue('480')
   expect(lines()).toHaveLength(0)
 })
@@ -81,6 +83,18 @@ test('a fish is asked for its size, a coral for its light, a freshwater animal f
   expect(asked()).toEqual(['Seller’s salinity', 'Light it comes from'])
   await user.selectOptions(screen.getByLabelText('Group'), 'fw-cichlid')
   expect(asked()).toEqual(['Size'])
+})
+
+test('a group chosen by hand stays, whatever is typed after it; an announced one too', async () => {
+  const { user } = await open('/arrivals/new', ...TWO_TANKS)
+  const group = () => screen.getByLabelText('Group')
+  await user.type(screen.getByLabelText('What it is'), 'royal')
+  expect(group()).toHaveValue('')
+  await user.type(screen.getByLabelText('What it is'), ' gramma')
+  expect(group()).toHaveValue('dottyback-basslet')
+  await user.selectOptions(group(), 'marine-fish')
+  await user.type(screen.getByLabelText('What it is'), ' or tang')
+  expect(group()).toHaveValue('marine-fish')
 })
 
 describe('put right', () => {

@@ -20,6 +20,7 @@ import { tanksOf, type Tank } from '../../../core/household/tanks.ts'
 import { dateInput } from '../../../core/time/words.ts'
 import { MS_PER_HOUR } from '../../../core/time/zone.ts'
 import { CheckField, SelectField, TextField, type Option } from '../../fields/fields.tsx'
+import { useMeantGroup } from '../../fields/meant-group.ts'
 import type { Problems } from '../../fields/shell.tsx'
 import { thisInstant, useNow } from '../../frame/now.tsx'
 import { useKeeping, UnkeptNote } from '../../journal/keeping.tsx'
@@ -57,11 +58,10 @@ export function ExpectBox() {
 }
 
 const KINDS = { fish: 'Fish', coral: 'Corals', invertebrate: 'Invertebrates' } as const
-const GROUP_OPTIONS: readonly Option[] = ANIMAL_GROUPS.map(({ id, name, kind }) => ({
-  value: id,
-  label: name,
-  group: KINDS[kind],
-}))
+const GROUP_OPTIONS: readonly Option[] = [
+  { value: '', label: 'choose' },
+  ...ANIMAL_GROUPS.map(({ id, name, kind }) => ({ value: id, label: name, group: KINDS[kind] })),
+]
 
 function BoxForm({ box, tanks }: { box: Box | null; tanks: readonly Tank[] }) {
   const { settings } = useHousehold()
@@ -119,7 +119,8 @@ function BoxForm({ box, tanks }: { box: Box | null; tanks: readonly Tank[] }) {
               index={i}
               tanks={tanks}
               problems={problems}
-              group={form.watch(`animals.${i}.group`)}
+              animal={form.watch(`animals.${i}`)}
+              onGroup={(id) => form.setValue(`animals.${i}.group`, id)}
               onRemove={fields.length > 1 ? () => remove(i) : null}
             />
           ))}
@@ -155,18 +156,22 @@ function AnimalFields({
   index,
   tanks,
   problems,
-  group,
+  animal,
+  onGroup,
   onRemove,
 }: {
   control: Control<BoxValues>
   index: number
   tanks: readonly Tank[]
   problems: Problems
-  group: string
+  animal: AnimalValues
+  onGroup: (id: string) => void
   onRemove: (() => void) | null
 }) {
   const { units } = useHousehold().settings
-  const asked = askedOf(group)
+  const asked = askedOf(animal.group)
+  const water = tanks.find(({ id }) => id === animal.tankId)?.water ?? 'marine'
+  const onChosen = useMeantGroup(animal.species, water, animal.group, onGroup)
   const at = <F extends keyof AnimalValues>(field: F) => animalField(index, field)
   return (
     <Stack $gap={14} role="group" aria-label={`Animal ${index + 1}`}>
@@ -186,7 +191,15 @@ function AnimalFields({
         <TextField control={control} name={at('count')} label="How many" figure problem={problems[at('count')]} />
       </FieldGrid>
       <FieldGrid>
-        <SelectField control={control} name={at('group')} label="Group" options={GROUP_OPTIONS} />
+        <SelectField
+          control={control}
+          name={at('group')}
+          label="Group"
+          options={GROUP_OPTIONS}
+          onPick={onChosen}
+          hint={animal.group === '' ? 'decides how it is brought across' : undefined}
+          problem={problems[at('group')]}
+        />
         <SelectField
           control={control}
           name={at('tankId')}

@@ -5,6 +5,7 @@ import { useNavigate, useParams, useSearchParams } from 'react-router'
 import { expectedOf, type ExpectedArrival } from '../../../core/household/expected.ts'
 import { tankById, type Tank } from '../../../core/household/tanks.ts'
 import { SelectField, TextField } from '../../fields/fields.tsx'
+import { useMeantGroup } from '../../fields/meant-group.ts'
 import type { Problem, Problems } from '../../fields/shell.tsx'
 import { readWhenFields, WhenFields, whenOf, type WhenValues } from '../../fields/when.tsx'
 import { thisInstant, useNow } from '../../frame/now.tsx'
@@ -52,19 +53,23 @@ function AddToTank({ tank, expected }: { tank: Tank; expected: ExpectedArrival |
     defaultValues: {
       name: expected?.name ?? '',
       species: expected?.species ?? '',
-      group: expected?.group ?? groups[0]!.value,
+      group: expected?.group ?? '',
       count: String(expected?.count ?? 1),
       source: expected?.source ?? '',
       hours: expected?.hoursInTransit === undefined ? '' : String(expected.hoursInTransit),
       ...whenOf(now, settings.clock),
     },
   })
+  const onChosen = useMeantGroup(form.watch('species'), tank.water, form.watch('group'), (id) =>
+    form.setValue('group', id),
+  )
   const send = form.handleSubmit(async (values) => {
     const found: Record<string, Problem | undefined> = {}
     const species = values.species.trim()
     const count = Number(values.count)
     const hours = values.hours.trim() === '' ? undefined : Number(values.hours)
     if (species === '') found['species'] = { message: 'what it is, as you call it' }
+    if (values.group === '') found['group'] = { message: 'which group: it decides what the animal does not tolerate' }
     if (!Number.isInteger(count) || count < 1 || count > 10_000)
       found['count'] = { message: 'a whole number, 1 or more' }
     if (hours !== undefined && !(hours >= 0 && hours <= 240)) found['hours'] = { message: 'hours on the way, 0 to 240' }
@@ -115,7 +120,9 @@ function AddToTank({ tank, expected }: { tank: Tank; expected: ExpectedArrival |
               control={control}
               name="group"
               label="Group"
-              options={groups}
+              options={[{ value: '', label: 'choose' }, ...groups]}
+              onPick={onChosen}
+              problem={problems['group']}
               hint="Decides how it is acclimated and what it does not tolerate."
             />
             <FieldGrid>

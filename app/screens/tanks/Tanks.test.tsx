@@ -222,12 +222,19 @@ describe('an animal into a tank', () => {
     expect(await screen.findByText('a whole number, 1 or more')).toBeInTheDocument()
     expect(screen.getByText('hours on the way, 0 to 240')).toBeInTheDocument()
     expect(screen.getByText('what it is, as you call it')).toBeInTheDocument()
+    expect(screen.getByText('which group: it decides what the animal does not tolerate')).toBeInTheDocument()
     await type('What it is', 'blue chromis')
     await type('How many', '5')
     await type('Hours in transit', '18')
     await user.click(screen.getByRole('button', { name: 'Log the arrival' }))
     await waitFor(() =>
-      expect(last('arrival')).toMatchObject({ species: 'blue chromis', count: 5, hoursInTransit: 18, tankId: 'q' }),
+      expect(last('arrival')).toMatchObject({
+        species: 'blue chromis',
+        group: 'damsel-chromis',
+        count: 5,
+        hoursInTransit: 18,
+        tankId: 'q',
+      }),
     )
     await waitFor(() => expect(at()).toBe('/tanks/q'))
     expect(screen.getByText('5 blue chromis')).toBeInTheDocument()
