@@ -5,7 +5,7 @@ import type { BagReading } from '../../../core/arrivals/bag-form.ts'
 import { WAY_NAMES } from '../../../core/arrivals/step-words.ts'
 import { volumeWords } from '../../../core/household/settings.ts'
 import { Bar, Figure, Small, Stack } from '../../look/text.ts'
-import type { PlanSource } from './PlanBoard.tsx'
+import type { PlanSource } from './plan-source.ts'
 import { matchingSwap, wayFigure } from './way-words.ts'
 
 const Reasons = styled.ul`

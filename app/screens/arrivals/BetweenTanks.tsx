@@ -11,7 +11,8 @@ import { inputShape } from '../../fields/shell.tsx'
 import { Page } from '../../look/page.ts'
 import { Line, Small, Stack, Title } from '../../look/text.ts'
 import { CourseWords } from './CourseWords.tsx'
-import { PlanBoard, type PlanSource } from './PlanBoard.tsx'
+import type { PlanSource } from './plan-source.ts'
+import { PlanBoard } from './PlanBoard.tsx'
 
 const Select = styled.select`
   ${inputShape}

@@ -10,7 +10,7 @@ import { useHousehold } from '../../journal/provider.tsx'
 import { Button } from '../../look/buttons.ts'
 import { Bar, Stack } from '../../look/text.ts'
 import { parameterValue, quantityText } from '../../words/quantities.ts'
-import type { PlanSource } from './PlanBoard.tsx'
+import type { PlanSource } from './plan-source.ts'
 import { Tick } from './Tick.ts'
 import { matchingSwap } from './way-words.ts'
 

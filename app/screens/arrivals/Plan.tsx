@@ -11,7 +11,8 @@ import { useHousehold } from '../../journal/provider.tsx'
 import { Small } from '../../look/text.ts'
 import { newcomerName, tankName } from '../../words/entries.ts'
 import { listed } from '../../words/numbers.ts'
-import { PlanBoard, type PlanSource } from './PlanBoard.tsx'
+import type { PlanSource } from './plan-source.ts'
+import { PlanBoard } from './PlanBoard.tsx'
 
 const Tanks = styled.div`
   display: flex;

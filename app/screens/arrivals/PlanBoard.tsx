@@ -3,8 +3,8 @@ import { useNavigate } from 'react-router'
 import { styled } from 'styled-components'
 import type { ContainerPlan } from '../../../core/acclimation/together.ts'
 import type { Way } from '../../../core/acclimation/ways.ts'
-import { bagField, readBagForm, type BagContext, type BagReading } from '../../../core/arrivals/bag-form.ts'
-import { runStarted, type RunStarted } from '../../../core/arrivals/start.ts'
+import { bagField, readBagForm, type BagReading } from '../../../core/arrivals/bag-form.ts'
+import { runStarted } from '../../../core/arrivals/start.ts'
 import { timeOf } from '../../../core/time/words.ts'
 import { MS_PER_MINUTE } from '../../../core/time/zone.ts'
 import { allowSound } from '../../arrivals/ring.ts'
@@ -21,6 +21,7 @@ import { BagFields } from './BagFields.tsx'
 import { useDraft } from './draft.ts'
 import { MatchTank } from './MatchTank.tsx'
 import { Tick } from './Tick.ts'
+import type { PlanSource } from './plan-source.ts'
 import { useComparison } from './useComparison.ts'
 import { Ways } from './Ways.tsx'
 
@@ -39,16 +40,6 @@ const Waiting = styled.div`
   padding: 18px 0;
   color: var(--quiet);
 `
-
-/** Everything a plan's page needs to know of who goes where. */
-export interface PlanSource {
-  context: BagContext
-  /** As the run keeps them. */
-  animals: RunStarted['animals']
-  source: string | null
-  /** Names what is typed, so that a reload finds it. */
-  draft: string
-}
 
 const enough = ({ context }: PlanSource) =>
   context.from ? 'Litres are enough to begin' : 'Hours and litres are enough to begin'
