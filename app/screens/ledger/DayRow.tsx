@@ -29,7 +29,7 @@ export const RulerCell = styled.div<{ $ahead?: boolean }>`
   left: 0;
   z-index: 2;
   flex: none;
-  padding: 0 4px 0 14px;
+  padding: 0 4px 0 10px;
   background: inherit;
   border-right: 1px solid var(--strong-rule);
   color: var(--quiet);

@@ -77,7 +77,7 @@ const Corner = styled.div`
   left: 0;
   z-index: 3;
   flex: none;
-  padding: 12px 6px 0 14px;
+  padding: 12px 2px 0 10px;
   background: var(--sheet);
   border-right: 1px solid var(--strong-rule);
   color: var(--quiet);

@@ -39,10 +39,10 @@ const Ruler = styled.div`
   left: 0;
   z-index: 2;
   flex: none;
-  padding: 14px 6px 14px 14px;
+  padding: 14px 0 14px 10px;
   background: var(--sheet);
   border-right: 1px solid var(--strong-rule);
-  font-size: 14px;
+  font-size: 13.5px;
   line-height: 1.2;
   strong {
     display: block;

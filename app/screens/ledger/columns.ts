@@ -15,7 +15,7 @@ export interface Column {
   gutter: number
 }
 
-export const RULER = 92
+export const RULER = 80
 export const PHONE_RULER = 68
 const FOLDED = 46
 const LEAST = 240
