@@ -1,42 +1,18 @@
 import { fireEvent, screen, waitFor, within } from '@testing-library/react'
-import { Route, Routes, useLocation } from 'react-router'
 import type { Content } from '../../../core/journal/entry.ts'
 import { arrival } from '../../../core/journal/testing.ts'
-import { renderInHousehold, sampleOf } from '../../../scripts/testing/app.tsx'
+import { sampleOf } from '../../../scripts/testing/app.tsx'
 import { awaited, TWO_TANKS } from '../../../scripts/testing/arrivals.ts'
-import { useHousehold } from '../../journal/provider.tsx'
+import { openScreens } from '../../../scripts/testing/screens.tsx'
 import { BoxPage } from './BoxPage.tsx'
 
-function Lines() {
-  const { journal } = useHousehold()
-  const { pathname } = useLocation()
-  const kinds = ['sighting', 'dead-on-arrival', 'expected', 'task', 'acclimation-start', 'water-change'] as const
-  const lines = kinds.flatMap((kind) => journal.ofKind(kind).map(({ content }) => content))
-  return (
-    <>
-      <output aria-label="lines">{JSON.stringify(lines)}</output>
-      <output aria-label="address">{pathname}</output>
-    </>
-  )
+const SCREENS = {
+  '/arrivals/box/:boxId/:step?': <BoxPage />,
 }
+const KINDS = ['sighting', 'dead-on-arrival', 'expected', 'task', 'acclimation-start', 'water-change'] as const
 
-async function open(step: string, ...contents: Content[]) {
-  const view = await renderInHousehold(
-    <>
-      <Routes>
-        <Route path="/arrivals/box/:boxId/:step?" element={<BoxPage />} />
-      </Routes>
-      <Lines />
-    </>,
-    sampleOf(...TWO_TANKS, ...contents),
-    `/arrivals/box/box/${step}`,
-  )
-  const lines = <K extends Content['kind']>(kind: K) =>
-    (JSON.parse(screen.getByLabelText('lines').textContent) as Content[]).filter(
-      (content): content is Extract<Content, { kind: K }> => content.kind === kind,
-    )
-  return { ...view, lines }
-}
+const open = (step: string, ...contents: Content[]) =>
+  openScreens(SCREENS, KINDS, sampleOf(...TWO_TANKS, ...contents), `/arrivals/box/box/${step}`)
 
 beforeEach(() => localStorage.clear())
 

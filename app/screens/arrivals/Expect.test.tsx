@@ -1,37 +1,17 @@
 import { screen, waitFor, within } from '@testing-library/react'
-import { Route, Routes, useLocation } from 'react-router'
-import type { Content, ContentOf } from '../../../core/journal/entry.ts'
-import { renderInHousehold, sampleOf } from '../../../scripts/testing/app.tsx'
+import type { Content } from '../../../core/journal/entry.ts'
+import { sampleOf } from '../../../scripts/testing/app.tsx'
 import { awaited, TWO_TANKS } from '../../../scripts/testing/arrivals.ts'
-import { useHousehold } from '../../journal/provider.tsx'
+import { openScreens } from '../../../scripts/testing/screens.tsx'
 import { ExpectBox } from './ExpectBox.tsx'
 
-function Lines() {
-  const { journal } = useHousehold()
-  const { pathname } = useLocation()
-  return (
-    <>
-      <output aria-label="lines">{JSON.stringify(journal.ofKind('expected').map(({ content }) => content))}</output>
-      <output aria-label="address">{pathname}</output>
-    </>
-  )
+const SCREENS = {
+  '/arrivals/new': <ExpectBox />,
+  '/arrivals/box/:boxId/change': <ExpectBox />,
 }
+const KINDS = ['expected'] as const
 
-async function open(path: string, ...contents: Content[]) {
-  const view = await renderInHousehold(
-    <>
-      <Routes>
-        <Route path="/arrivals/new" element={<ExpectBox />} />
-        <Route path="/arrivals/box/:boxId/change" element={<ExpectBox />} />
-      </Routes>
-      <Lines />
-    </>,
-    sampleOf(...contents),
-    path,
-  )
-  const lines = () => JSON.parse(screen.getByLabelText('lines').textContent) as ContentOf<'expected'>[]
-  return { ...view, lines }
-}
+const open = (path: string, ...contents: Content[]) => openScreens(SCREENS, KINDS, sampleOf(...contents), path)
 
 test('without a tank there is nowhere to go to', async () => {
   await open('/arrivals/new')
@@ -50,8 +30,8 @@ test('two animals of one box are announced together, and its page opens', async 
   await user.type(second.getByLabelText('Light it comes from'), '120')
   await user.click(second.getByRole('checkbox', { name: /A dip is planned/ }))
   await user.click(screen.getByRole('button', { name: 'Expect it' }))
-  await waitFor(() => expect(lines()).toHaveLength(2))
-  const [fish, coral] = lines()
+  await waitFor(() => expect(lines('expected')).toHaveLength(2))
+  const [fish, coral] = lines('expected')
   expect(fish!.boxId).toBe(coral!.boxId)
   expect([fish, coral]).toMatchObject([
     { species: 'orchid dottyback', group: 'dottyback-basslet', tankId: 'side', hoursInTransit: 18 },
@@ -71,7 +51,7 @@ test('what is wrong stands beside its field and nothing is lost', async () => {
   expect(alerts).toMatch(/what it is, as you call it/)
   expect(alerts).toMatch(/which group: it decides how the animal is brought across/)
   expect(screen.getByLabelText('Hours on the way')).toHaveValue('480')
-  expect(lines()).toHaveLength(0)
+  expect(lines('expected')).toHaveLength(0)
 })
 
 test('a fish is asked for its size, a coral for its light, a freshwater animal for no salinity', async () => {
@@ -109,8 +89,8 @@ describe('put right', () => {
     expect(within(shrimp).getByLabelText('How many')).toHaveValue('2')
     await user.click(within(shrimp).getByRole('button', { name: 'take it out' }))
     await user.click(screen.getByRole('button', { name: 'Keep the change' }))
-    await waitFor(() => expect(lines()).toHaveLength(4))
-    expect(lines().slice(2)).toMatchObject([
+    await waitFor(() => expect(lines('expected')).toHaveLength(4))
+    expect(lines('expected').slice(2)).toMatchObject([
       { expectedId: 'orchid', boxId: 'box' },
       { expectedId: 'shrimp', cancelled: true },
     ])
@@ -119,7 +99,7 @@ describe('put right', () => {
   test('the whole box called off', async () => {
     const { user, lines } = await open('/arrivals/box/box/change', ...TWO_TANKS, awaited())
     await user.click(screen.getByRole('button', { name: 'it is not coming any more' }))
-    await waitFor(() => expect(lines().at(-1)).toMatchObject({ expectedId: 'orchid', cancelled: true }))
+    await waitFor(() => expect(lines('expected').at(-1)).toMatchObject({ expectedId: 'orchid', cancelled: true }))
     await waitFor(() => expect(screen.getByLabelText('address').textContent).toBe('/arrivals'))
   })
 

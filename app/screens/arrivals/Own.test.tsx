@@ -1,46 +1,22 @@
 import { screen, waitFor, within } from '@testing-library/react'
-import { Route, Routes, useLocation } from 'react-router'
 import type { Content } from '../../../core/journal/entry.ts'
 import { arrival } from '../../../core/journal/testing.ts'
-import { renderInHousehold, sampleOf } from '../../../scripts/testing/app.tsx'
+import { sampleOf } from '../../../scripts/testing/app.tsx'
 import { awaited, floating, fromNow, happened, TWO_TANKS } from '../../../scripts/testing/arrivals.ts'
-import { useHousehold } from '../../journal/provider.tsx'
+import { openScreens } from '../../../scripts/testing/screens.tsx'
 import { AnimalArrival } from './AnimalArrival.tsx'
 import { Arrivals } from './Arrivals.tsx'
 import { BetweenTanks } from './BetweenTanks.tsx'
 
-function Lines() {
-  const { journal } = useHousehold()
-  const { search } = useLocation()
-  const kinds = ['acclimation-start', 'acclimation-event', 'training'] as const
-  const lines = kinds.flatMap((kind) => journal.ofKind(kind).map(({ content }) => content))
-  return (
-    <>
-      <output aria-label="lines">{JSON.stringify(lines)}</output>
-      <output aria-label="address">{search}</output>
-    </>
-  )
+const SCREENS = {
+  '/arrivals': <Arrivals />,
+  '/arrivals/between': <BetweenTanks />,
+  '/arrivals/animal/:animalId': <AnimalArrival />,
 }
+const KINDS = ['acclimation-start', 'acclimation-event', 'training'] as const
 
-async function open(path: string, ...contents: Content[]) {
-  const view = await renderInHousehold(
-    <>
-      <Routes>
-        <Route path="/arrivals" element={<Arrivals />} />
-        <Route path="/arrivals/between" element={<BetweenTanks />} />
-        <Route path="/arrivals/animal/:animalId" element={<AnimalArrival />} />
-      </Routes>
-      <Lines />
-    </>,
-    sampleOf(...TWO_TANKS, ...contents),
-    path,
-  )
-  const lines = <K extends Content['kind']>(kind: K) =>
-    (JSON.parse(screen.getByLabelText('lines').textContent) as Content[]).filter(
-      (content): content is Extract<Content, { kind: K }> => content.kind === kind,
-    )
-  return { ...view, lines }
-}
+const open = (path: string, ...contents: Content[]) =>
+  openScreens(SCREENS, KINDS, sampleOf(...TWO_TANKS, ...contents), path)
 
 beforeEach(() => localStorage.clear())
 

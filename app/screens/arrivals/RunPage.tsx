@@ -2,7 +2,6 @@ import { useEffect, useMemo, useRef, useState } from 'react'
 import { Link } from 'react-aria-components'
 import { useParams } from 'react-router'
 import { styled } from 'styled-components'
-import { alarmsOf } from '../../../core/arrivals/alarms.ts'
 import { offWords } from '../../../core/arrivals/release.ts'
 import { runNow } from '../../../core/arrivals/run-now.ts'
 import { runWarnings } from '../../../core/arrivals/run-warnings.ts'
@@ -10,9 +9,9 @@ import { instantOf, liveRuns, minuteOf, runById, runLabel, type Run } from '../.
 import { methodWords, stepWords } from '../../../core/arrivals/step-words.ts'
 import type { Followed, NextStep } from '../../../core/acclimation/follow.ts'
 import type { Content, ContentOf } from '../../../core/journal/entry.ts'
-import { dayAs, momentBeside, timeOf } from '../../../core/time/words.ts'
-import { iso, MS_PER_MINUTE } from '../../../core/time/zone.ts'
-import { allowSound, canSound } from '../../arrivals/ring.ts'
+import { timeOf } from '../../../core/time/words.ts'
+import { iso } from '../../../core/time/zone.ts'
+import { allowSound } from '../../arrivals/ring.ts'
 import { useAwake } from '../../arrivals/useAwake.ts'
 import { useRing } from '../../arrivals/useRing.ts'
 import { useSecond } from '../../arrivals/useSecond.ts'
@@ -23,11 +22,12 @@ import { useHousehold } from '../../journal/provider.tsx'
 import { Button, PlainButton } from '../../look/buttons.ts'
 import { Page } from '../../look/page.ts'
 import { Bar, Figure, Line, Small, Stack, Title } from '../../look/text.ts'
-import { downloadText } from '../../storage/download.ts'
 import { tankName } from '../../words/entries.ts'
 import { capital } from '../../words/numbers.ts'
+import { EndedRun } from './EndedRun.tsx'
 import { OtherWays } from './OtherWays.tsx'
 import { Release } from './Release.tsx'
+import { RunDevices } from './RunDevices.tsx'
 import { RunMeasure } from './RunMeasure.tsx'
 import { RunState } from './RunState.tsx'
 
@@ -277,7 +277,7 @@ function LiveRun({ run }: { run: Run }) {
                 </div>
               )}
             </Stack>
-            <Devices run={run} awake={awake} now={now} />
+            <RunDevices run={run} awake={awake} now={now} />
           </Layout>
         )}
       </Stack>
@@ -295,44 +295,6 @@ function OtherRun({ run, now }: { run: Run; now: number }) {
     <Link href={`/arrivals/run/${run.id}`}>
       {runLabel(run)}: {figure}, {now >= due ? `due since ${clockText(now - due)}` : `in ${clockText(due - now)}`}
     </Link>
-  )
-}
-
-/** What this device does and does not: screen, sound, a locked phone. */
-function Devices({ run, awake, now }: { run: Run; awake: ReturnType<typeof useAwake>; now: number }) {
-  const [sound, setSound] = useState(canSound())
-  const inCalendar = async () => {
-    const { calendarOf } = await import('../../calendar/ics.ts')
-    const made = thisInstant()
-    downloadText('brinvo-alarms.ics', calendarOf(alarmsOf(run, made), runLabel(run), made), 'text/calendar')
-  }
-  const isHeard = sound || canSound()
-  void now
-  return (
-    <Stack $gap={8} style={{ gridArea: 'device' }}>
-      <Small>
-        {awake === 'awake'
-          ? 'The screen is kept awake while this page is open.'
-          : awake === 'missing'
-            ? 'This browser cannot keep the screen awake: set it not to go dark, or keep touching it.'
-            : 'The device does not let the screen be kept awake now (battery saver?): keep touching it.'}{' '}
-        A locked or sleeping phone does not ring: it rings at once when it is looked at again. A calendar can ring for
-        it.
-      </Small>
-      <Line>
-        {!isHeard && (
-          <Button
-            onPress={() => {
-              allowSound()
-              setSound(true)
-            }}
-          >
-            Let it ring
-          </Button>
-        )}
-        <Button onPress={() => void inCalendar()}>Alarms for the calendar</Button>
-      </Line>
-    </Stack>
   )
 }
 
@@ -368,47 +330,5 @@ function StopRun({ run }: { run: Run }) {
       </Button>
       <PlainButton onPress={() => setAsking(false)}>go on</PlainButton>
     </Line>
-  )
-}
-
-/** A run that is over: how it went. */
-function EndedRun({ run }: { run: Run }) {
-  const { journal, settings } = useHousehold()
-  const ended = run.ended!
-  const followed = useMemo(() => runNow(run, ended.at), [run, ended.at])
-  const minutes = Math.round((ended.at - run.startedAt) / MS_PER_MINUTE)
-  const others = liveRuns(journal)
-  return (
-    <Page>
-      <Stack $gap={18}>
-        <div>
-          <Title>{capital(runLabel(run))}</Title>
-          <Small style={{ fontSize: 15 }}>
-            {ended.outcome === 'released' ? `across into ${tankName(journal, run.start.tankId)}` : 'stopped'}{' '}
-            {momentBeside(ended.at, thisInstant(), settings.clock)}, after {minutes} minutes
-          </Small>
-        </div>
-        {others.length > 0 && (
-          <Bar $tone="soon">
-            Still under way:{' '}
-            {others.map((other) => (
-              <Link key={other.id} href={`/arrivals/run/${other.id}`}>
-                {runLabel(other)}
-              </Link>
-            ))}
-          </Bar>
-        )}
-        {ended.outcome === 'released' && (
-          <p>
-            {ended.measured ? 'Measured within reach.' : 'By reckoning, not measured.'}
-            {ended.off && ` Still off: ${ended.off}.`} First meal, a look before the night and the head count of the
-            morning stand in the <Link href="/">ledger</Link>.
-          </p>
-        )}
-        {ended.why && <p>{ended.why}</p>}
-        <RunState run={run} followed={followed} now={ended.at} />
-        <Small>{dayAs(settings.clock.dayOf(run.startedAt), 'EEEE d MMMM yyyy')}</Small>
-      </Stack>
-    </Page>
   )
 }

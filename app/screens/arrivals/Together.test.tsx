@@ -1,46 +1,22 @@
 import { screen, waitFor, within } from '@testing-library/react'
-import { Route, Routes, useLocation } from 'react-router'
 import type { Content, ContentOf } from '../../../core/journal/entry.ts'
 import { arrival } from '../../../core/journal/testing.ts'
-import { renderInHousehold, sampleOf } from '../../../scripts/testing/app.tsx'
+import { sampleOf } from '../../../scripts/testing/app.tsx'
 import { fromNow, TWO_TANKS } from '../../../scripts/testing/arrivals.ts'
-import { useHousehold } from '../../journal/provider.tsx'
+import { openScreens } from '../../../scripts/testing/screens.tsx'
 import { NewTogether } from './NewTogether.tsx'
 import { Together } from './Together.tsx'
 
 const DAY = 24 * 60
 
-function Lines() {
-  const { journal } = useHousehold()
-  const { pathname } = useLocation()
-  const kinds = ['introduction-start', 'introduction-mark', 'introduction-end', 'skirmish', 'move'] as const
-  const lines = kinds.flatMap((kind) => journal.ofKind(kind).map(({ content }) => content))
-  return (
-    <>
-      <output aria-label="lines">{JSON.stringify(lines)}</output>
-      <output aria-label="address">{pathname}</output>
-    </>
-  )
+const SCREENS = {
+  '/arrivals/together': <NewTogether />,
+  '/arrivals/together/:introId': <Together />,
 }
+const KINDS = ['introduction-start', 'introduction-mark', 'introduction-end', 'skirmish', 'move'] as const
 
-async function open(path: string, ...contents: Content[]) {
-  const view = await renderInHousehold(
-    <>
-      <Routes>
-        <Route path="/arrivals/together" element={<NewTogether />} />
-        <Route path="/arrivals/together/:introId" element={<Together />} />
-      </Routes>
-      <Lines />
-    </>,
-    sampleOf(...TWO_TANKS, arrival('orchid', 'side', 2, 1, 'Orchid'), ...contents),
-    path,
-  )
-  const lines = <K extends Content['kind']>(kind: K) =>
-    (JSON.parse(screen.getByLabelText('lines').textContent) as Content[]).filter(
-      (content): content is Extract<Content, { kind: K }> => content.kind === kind,
-    )
-  return { ...view, lines }
-}
+const open = (path: string, ...contents: Content[]) =>
+  openScreens(SCREENS, KINDS, sampleOf(...TWO_TANKS, arrival('orchid', 'side', 2, 1, 'Orchid'), ...contents), path)
 
 /** Orchid in a box in the hall reef, beside Plum, since some days. */
 const boxed = (days: number, more: Partial<ContentOf<'introduction-start'>> = {}): Content => ({

@@ -1,10 +1,9 @@
 import { screen, waitFor, within } from '@testing-library/react'
-import { Route, Routes, useLocation } from 'react-router'
 import type { Content } from '../../../core/journal/entry.ts'
 import { arrival, bareTank } from '../../../core/journal/testing.ts'
-import { renderInHousehold, sampleOf } from '../../../scripts/testing/app.tsx'
+import { sampleOf } from '../../../scripts/testing/app.tsx'
 import { fromNow } from '../../../scripts/testing/arrivals.ts'
-import { useHousehold } from '../../journal/provider.tsx'
+import { openScreens } from '../../../scripts/testing/screens.tsx'
 import { CoursePage } from './CoursePage.tsx'
 import { Courses } from './Courses.tsx'
 import { StartCourse } from './StartCourse.tsx'
@@ -73,38 +72,14 @@ const HELD: readonly Content[] = [
   ...[4, 3, 2, 1, 0.1].map((ago) => read(ago, 2.25)),
 ]
 
-function Lines() {
-  const { journal } = useHousehold()
-  const { pathname } = useLocation()
-  const kinds = ['course-start', 'course-change', 'course-event', 'course-end', 'tank-change'] as const
-  const lines = kinds.flatMap((kind) => journal.ofKind(kind).map(({ content }) => content))
-  return (
-    <>
-      <output aria-label="lines">{JSON.stringify(lines)}</output>
-      <output aria-label="address">{pathname}</output>
-    </>
-  )
+const SCREENS = {
+  '/courses': <Courses />,
+  '/courses/new': <StartCourse />,
+  '/courses/:courseId': <CoursePage />,
 }
+const KINDS = ['course-start', 'course-change', 'course-event', 'course-end', 'tank-change'] as const
 
-async function open(path: string, ...contents: Content[]) {
-  const view = await renderInHousehold(
-    <>
-      <Routes>
-        <Route path="/courses" element={<Courses />} />
-        <Route path="/courses/new" element={<StartCourse />} />
-        <Route path="/courses/:courseId" element={<CoursePage />} />
-      </Routes>
-      <Lines />
-    </>,
-    sampleOf(...contents),
-    path,
-  )
-  const lines = <K extends Content['kind']>(kind: K) =>
-    (JSON.parse(screen.getByLabelText('lines').textContent) as Content[]).filter(
-      (content): content is Extract<Content, { kind: K }> => content.kind === kind,
-    )
-  return { ...view, lines }
-}
+const open = (path: string, ...contents: Content[]) => openScreens(SCREENS, KINDS, sampleOf(...contents), path)
 
 describe('a course’s page', () => {
   test('of no such course it says so', async () => {

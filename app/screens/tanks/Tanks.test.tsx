@@ -1,9 +1,8 @@
 import { screen, waitFor, within } from '@testing-library/react'
-import { Route, Routes, useLocation } from 'react-router'
 import type { Content } from '../../../core/journal/entry.ts'
 import { arrival, bareTank } from '../../../core/journal/testing.ts'
-import { renderInHousehold, sampleOf } from '../../../scripts/testing/app.tsx'
-import { useHousehold } from '../../journal/provider.tsx'
+import { sampleOf } from '../../../scripts/testing/app.tsx'
+import { openScreens } from '../../../scripts/testing/screens.tsx'
 import { AddAnimal } from './AddAnimal.tsx'
 import { NewTank } from './NewTank.tsx'
 import { TankPage } from './TankPage.tsx'
@@ -22,42 +21,22 @@ const KINDS = [
   'kit-change',
 ] as const satisfies Content['kind'][]
 
-function Lines() {
-  const { journal } = useHousehold()
-  const { pathname } = useLocation()
-  const lines = KINDS.flatMap((kind) => journal.ofKind(kind).map(({ content }) => content))
-  return (
-    <>
-      <output aria-label="lines">{JSON.stringify(lines)}</output>
-      <output aria-label="address">{pathname}</output>
-    </>
-  )
+const SCREENS = {
+  '/tanks': <Tanks />,
+  '/tanks/new': <NewTank />,
+  '/tanks/:tankId': <TankPage />,
+  '/tanks/:tankId/add-animal': <AddAnimal />,
 }
 
 async function open(path: string, ...contents: Content[]) {
-  const view = await renderInHousehold(
-    <>
-      <Routes>
-        <Route path="/tanks" element={<Tanks />} />
-        <Route path="/tanks/new" element={<NewTank />} />
-        <Route path="/tanks/:tankId" element={<TankPage />} />
-        <Route path="/tanks/:tankId/add-animal" element={<AddAnimal />} />
-      </Routes>
-      <Lines />
-    </>,
-    sampleOf(...contents),
-    path,
-  )
-  const last = <K extends Content['kind']>(kind: K) =>
-    (JSON.parse(screen.getByLabelText('lines').textContent) as Content[]).findLast(
-      (content): content is Extract<Content, { kind: K }> => content.kind === kind,
-    )
+  const view = await openScreens(SCREENS, KINDS, sampleOf(...contents), path)
+  const last = <K extends Content['kind']>(kind: K) => view.lines(kind).at(-1)
   const type = async (label: string | RegExp, text: string) => {
     const field = screen.getByLabelText(label)
     await view.user.clear(field)
     if (text) await view.user.type(field, text)
   }
-  return { ...view, last, type, at: () => screen.getByLabelText('address').textContent }
+  return { ...view, last, type }
 }
 
 const QUARANTINE = bareTank('q', 'Quarantine')
@@ -66,7 +45,7 @@ const NET_L = 64.75
 
 describe('setting a tank up', () => {
   test('the sheet makes the net volume: water less sand less rock, and the sump', async () => {
-    const { user, type, last, at } = await open('/tanks/new')
+    const { user, type, last, address } = await open('/tanks/new')
     await type('Name', 'Hall reef')
     await user.selectOptions(screen.getByLabelText('Shape'), 'box')
     await type('Length', '110')
@@ -79,7 +58,7 @@ describe('setting a tank up', () => {
     await waitFor(() =>
       expect(last('tank-setup')).toMatchObject({ name: 'Hall reef', role: 'display', water: 'marine' }),
     )
-    await waitFor(() => expect(at()).toMatch(/^\/tanks\/[0-9a-f-]+$/))
+    await waitFor(() => expect(address()).toMatch(/^\/tanks\/[0-9a-f-]+$/))
     // 110 × 55 × 55 cm is 332.75 L; 28 kg of rock at 2.8 kg/L takes 10 L of it; the sump adds 40.
     expect((await screen.findAllByText('363 L'))[0]!.parentElement).toHaveTextContent('net')
   })
@@ -215,7 +194,7 @@ describe('a tank’s page', () => {
 
 describe('an animal into a tank', () => {
   test('half an animal, or a fortnight on the way, is asked about; then it is there', async () => {
-    const { user, type, last, at } = await open('/tanks/q/add-animal', QUARANTINE)
+    const { user, type, last, address } = await open('/tanks/q/add-animal', QUARANTINE)
     await type('How many', '1.5')
     await type('Hours in transit', '400')
     await user.click(screen.getByRole('button', { name: 'Log the arrival' }))
@@ -236,7 +215,7 @@ describe('an animal into a tank', () => {
         tankId: 'q',
       }),
     )
-    await waitFor(() => expect(at()).toBe('/tanks/q'))
+    await waitFor(() => expect(address()).toBe('/tanks/q'))
     expect(screen.getByText('5 blue chromis')).toBeInTheDocument()
   })
 })
