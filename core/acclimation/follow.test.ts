@@ -153,6 +153,42 @@ describe('how quickly salinity has moved', () => {
   })
 })
 
+describe('a bag that is other than it was thought', () => {
+  // Assumed at 30 psu with much ammonia; in truth 33, the tank at 35.
+  const far: RunSetup = {
+    ...scooping,
+    setting: {
+      ...setting,
+      bag: { ...setting.bag, salinityPsu: 30, tanMgPerL: 6 },
+      tank: { ...setting.tank, salinityPsu: 35 },
+      container: { capacityL: 8, leaveL: 4 },
+    },
+    guessed: ['salinityPsu'],
+  }
+  const read = (minute: number, salinityPsu: number): Happening => ({ kind: 'measured', minute, salinityPsu })
+
+  test('is still all bag water when it is opened, with all its ammonia', () => {
+    const { now } = follow(far, [opened, read(16, 33)], 16)
+    expect(now).toMatchObject({ salinityPsu: 33, bagWaterFraction: 1, tanMgPerL: 6 })
+  })
+
+  test('measured first after some scoops, its share is what was scooped; measured again, it is told by the true bag', () => {
+    const scooped = [opened, ...scoops(20, 25)]
+    const before = follow(far, scooped, 26).now
+    const first = follow(far, [...scooped, read(26, 33.4)], 26).now
+    expect(first.bagWaterFraction).toBeCloseTo(before.bagWaterFraction, 9)
+    expect(first.tanMgPerL).toBeCloseTo(before.tanMgPerL, 9)
+    // 1.2 L hold 1 L of the bag: it had 35 - 1.6 · 1.2 = 33.08 psu, too near the tank's for a second reading to tell shares.
+    const again = follow(far, [...scooped, read(26, 33.4), read(28, 34.2)], 28).now
+    expect(again.bagWaterFraction).toBeCloseTo(before.bagWaterFraction, 9)
+  })
+
+  test('a figure that was measured to begin with tells the share, once tank water is in', () => {
+    const { guessed: _, ...known } = far
+    expect(follow(known, [opened, ...scoops(20), read(21, 32.5)], 21).now.bagWaterFraction).toBeCloseTo(0.5, 9)
+  })
+})
+
 describe('a way without mixing', () => {
   const near: Setting = { ...setting, bag: { ...setting.bag, salinityPsu: 32.5, temperatureC: 24.5 } }
   const atOnce: RunSetup = { setting: near, limits, way: 'at-once', method: null }

@@ -1,6 +1,6 @@
 import type { AcclimationMethod, WayKind } from './acclimation.schema.ts'
 import { carbonateConstants, dicFromPh } from './carbonate.ts'
-import { mixed, waterOf, type MixedWater, type Surroundings } from './mixing.ts'
+import { mixed, type MixedWater, type Surroundings } from './mixing.ts'
 import { mindsSalinity } from './limits.ts'
 import { pointOf, sealedAfloat, surroundingsOf, type Point, type Setting } from './simulate.ts'
 import { offBy, WINDOW_MINUTES, type Limits, type Off } from './trials.ts'
@@ -64,18 +64,22 @@ export interface Followed {
 const AHEAD_MINUTES = 300
 /** Differences in salinity under this are within what two readings of one instrument may differ by, psu. */
 const TELLING_PSU = 2
+/** With less than this of the bag's water left, what is measured says nothing of what the bag had (EA). */
+const LEAST_TELLING_SHARE = 0.2
 
-/** The water as measured: figures that were read take the place of reckoned ones. */
+/**
+ * The water as measured: figures that were read take the place of reckoned ones.
+ * @param bagPsu what the bag's water had before anything was mixed; null where the measurement itself says that
+ */
 function asMeasured(
   water: MixedWater,
   { temperatureC, salinityPsu, pH, tanMgPerL }: Extract<Happening, { kind: 'measured' }>,
-  setting: Setting,
   { tank }: Surroundings,
+  bagPsu: number | null,
 ): MixedWater {
   let next = { ...water, ...(temperatureC !== undefined && { temperatureC }) }
   if (salinityPsu !== undefined) {
-    const bag = waterOf(setting.bag, 1)
-    const apart = bag.salinityPsu - tank.salinityPsu
+    const apart = bagPsu === null ? 0 : bagPsu - tank.salinityPsu
     // Where bag and tank lie far enough apart, salinity tells how much of the bag's water really is left.
     if (Math.abs(apart) >= TELLING_PSU) {
       const share = Math.min(1, Math.max(0, (salinityPsu - tank.salinityPsu) / apart))
@@ -137,6 +141,7 @@ export function follow(setup: RunSetup, happenings: readonly Happening[], now: n
   let lastAct = 0
   let fullSince: number | null = null
   const measured: Extract<Happening, { kind: 'measured' }>[] = []
+  let bagPsu = setting.bag.salinityPsu
   /** Salinity put right, rather than changed, and how many points of the past were before that. */
   const put: { at: number; psu: number }[] = []
   const to = (minute: number) => {
@@ -186,11 +191,16 @@ export function follow(setup: RunSetup, happenings: readonly Happening[], now: n
         break
       case 'measured': {
         const was = vessel.water
-        vessel = { ...vessel, water: asMeasured(vessel.water, happening, setting, around) }
-        // Where no tank water is in yet, or the bag was a guess till now, the water did not move: it was thought to be other.
+        // Where no tank water is in yet, or the bag was a guess till now, the water did not move and none of the bag's is gone:
+        // the bag was thought to be other, and is put right.
         const isFirst = measured.every(({ salinityPsu }) => salinityPsu === undefined)
-        if (was.bag >= 1 - HAIR || (isFirst && setup.guessed?.includes('salinityPsu')))
-          put.push({ at: past.length, psu: vessel.water.salinityPsu - was.salinityPsu })
+        const isOfBag = was.bag >= 1 - HAIR || (isFirst && setup.guessed?.includes('salinityPsu') === true)
+        vessel = { ...vessel, water: asMeasured(was, happening, around, isOfBag ? null : bagPsu) }
+        if (isOfBag && happening.salinityPsu !== undefined) {
+          put.push({ at: past.length, psu: happening.salinityPsu - was.salinityPsu })
+          if (was.bag > LEAST_TELLING_SHARE)
+            bagPsu = around.tank.salinityPsu + (happening.salinityPsu - around.tank.salinityPsu) / was.bag
+        }
         measured.push(happening)
         break
       }

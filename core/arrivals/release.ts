@@ -2,7 +2,7 @@ import { animalGroupById, type AnimalGroup } from '../catalogue/animal-group.ts'
 import { inspectionKindOf } from '../catalogue/inspection.ts'
 import { equipmentOf, tankById } from '../household/tanks.ts'
 import { settingsOf } from '../household/settings.ts'
-import { residentsOf } from '../household/animals.ts'
+import { animalById, residentsOf } from '../household/animals.ts'
 import type { Content } from '../journal/entry.ts'
 import type { Journal } from '../journal/journal.ts'
 import { iso } from '../time/zone.ts'
@@ -151,7 +151,11 @@ export function releaseContents(journal: Journal, run: Run, now: number): Conten
           animalId: partOf ?? animalId,
           fromTankId: start.fromTankId,
           toTankId: start.tankId,
-          ...(partOf !== undefined && { count, newAnimalId: animalId }),
+          // No more can part from a group than are left of it.
+          ...(partOf !== undefined && {
+            count: Math.min(count, animalById(journal, partOf)?.count || count),
+            newAnimalId: animalId,
+          }),
           cleanTransfer: true,
         },
   )

@@ -123,3 +123,17 @@ test('warmth that was guessed is come by afloat; without a float it is measured'
   it.start('own', { ...guessed, setting: { ...setting, float: { minutes: 0 } } })
   expect(['afloat', 'own'].map((id) => runById(it.journal, id)!.setup.guessed)).toEqual([[], ['temperatureC']])
 })
+
+test('across at once, chosen on the way before anybody measured, still rests on the guess', () => {
+  const it = home()
+  it.start('run', { assumed: ['orchid.salinityPsu'] })
+  it.event('run', 15, { event: 'opened' })
+  it.event('run', 16, { event: 'way', way: 'at-once' })
+  const next = () => runNow(runById(it.journal, 'run')!, it.ms(1, '11:00')).next.kind
+  expect(next()).toBe('measure')
+  // Known at the choice it would not be asked about; this was not.
+  it.event('run', 18, { event: 'measured', salinityPsu: 28, temperatureC: 24 })
+  expect(next()).toBe('choose')
+  it.event('run', 19, { event: 'way', way: 'at-once' })
+  expect(next()).toBe('move')
+})

@@ -65,6 +65,7 @@ function describe(journal: Journal, id: string): Run | null {
   const steps = new Set<string>()
   // Chosen anew on the way, by what was measured.
   let changed: Pick<RunSetup, 'way' | 'method'> | null = null
+  let chosenAt = 0
   for (const { content, at, struck } of journal.about(`run:${id}`)) {
     if (struck) continue
     if (content.kind === 'acclimation-start') {
@@ -74,7 +75,10 @@ function describe(journal: Journal, id: string): Run | null {
       const happening = happeningOf(content, (at - startedAt) / MS_PER_MINUTE)
       if (happening) happenings.push(happening)
       if (content.step !== undefined) steps.add(content.step)
-      if (content.way !== undefined) changed = { way: content.way, method: content.method ?? null }
+      if (content.way !== undefined) {
+        changed = { way: content.way, method: content.method ?? null }
+        chosenAt = (at - startedAt) / MS_PER_MINUTE
+      }
     } else if (content.kind === 'acclimation-end')
       ended = {
         at,
@@ -86,8 +90,10 @@ function describe(journal: Journal, id: string): Run | null {
   }
   if (!start) return null
   const { setting, limits, way, method = null } = start
-  // A way chosen anew rests on what the run itself has measured and reckoned.
-  const guessed = changed === null ? guessedOf(start) : []
+  // What is measured after a choice was not known at it.
+  const isKnowing =
+    (changed !== null || start.knowing !== undefined) &&
+    !happenings.some((one) => one.kind === 'measured' && one.salinityPsu !== undefined && one.minute > chosenAt)
   return {
     id,
     start,
@@ -95,8 +101,8 @@ function describe(journal: Journal, id: string): Run | null {
     setup: {
       setting,
       limits,
-      guessed,
-      isKnowing: changed !== null || start.knowing !== undefined,
+      guessed: guessedOf(start),
+      isKnowing,
       ...(changed ?? { way, method }),
     },
     happenings,

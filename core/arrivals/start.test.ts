@@ -164,9 +164,13 @@ describe('a run begun from the form of a plan', () => {
     const { animalId } = run.start.animals[0]!
     expect(animalId).not.toBe('shrimp')
     expect(animalById(it.journal, 'shrimp')).toMatchObject({ count: 5 })
-    it.write(...releaseContents(it.journal, run, it.now + 60 * MS_PER_MINUTE))
+    const release = () => releaseContents(it.journal, run, it.now + 60 * MS_PER_MINUTE)
+    it.write(...release())
     expect(animalById(it.journal, 'shrimp')).toMatchObject({ count: 3, stays: [{ tankId: 'hall', to: null }] })
     expect(animalById(it.journal, animalId)).toMatchObject({ count: 2, stays: [{ tankId: 'side', to: null }] })
     expect(arrivalOf(it.journal, animalId)).toMatchObject({ tankId: 'side', source: 'Hall reef', run: { id: 'some' } })
+    // Of those left behind all but one die: two more cannot go.
+    it.on(2, '09:00', 'death', { animalId: 'shrimp', tankId: 'hall', count: 2 })
+    expect(release().find(({ kind }) => kind === 'move')).toMatchObject({ count: 1 })
   })
 })

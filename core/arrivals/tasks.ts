@@ -265,10 +265,8 @@ export function arrivalTaskContents(
     case 'morning-check': {
       const there = new Set(seen ?? task.animalIds)
       const missing = task.animalIds.filter((id) => !there.has(id))
-      const [whole, inPart] = [false, true].map((some) => [...there].filter((id) => id in seenCounts === some)) as [
-        string[],
-        string[],
-      ]
+      const whole = [...there].filter((id) => seenCounts[id] === undefined)
+      const inPart = [...there].filter((id) => seenCounts[id] !== undefined)
       return [
         ...(whole.length > 0 ? [sighting(whole, { seen: true })] : []),
         ...inPart.map((id) => sighting([id], { seen: true, seenCount: seenCounts[id]! })),

@@ -30,7 +30,7 @@ test('the water tells shrimp from shrimp', () => {
 })
 
 test('what two groups may mean, or nobody knows, is left to the keeper', () => {
-  for (const species of ['angelfish', 'coral', 'a fish', 'Needle', ''])
+  for (const species of ['anemone crab', 'clam shrimp', 'pygmy goby', 'angelfish', 'coral', 'a fish', 'Needle', ''])
     expect(groupOfSpecies(species, 'marine')).toBeUndefined()
 })
 

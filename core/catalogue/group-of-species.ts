@@ -8,6 +8,7 @@ import { ANIMAL_GROUPS, type AnimalGroup } from './animal-group.ts'
 const ALSO: Readonly<Record<string, readonly string[]>> = {
   surgeonfish: ['tang', 'unicornfish', 'foxface'],
   'angel-dwarf': ['centropyge', 'pygmy'],
+  clownfish: ['anemonefish'],
   butterfly: ['butterfly'],
   'damsel-chromis': ['damselfish'],
   'wrasse-sand': ['macropharyngodon', 'anampses'],
@@ -90,11 +91,13 @@ const SIGNS: readonly Signs[] = ANIMAL_GROUPS.map((group) => {
 export function groupOfSpecies(species: string, water: Water): AnimalGroup | undefined {
   const words = new Set(wordsOf(species))
   const meant = SIGNS.filter(({ group }) => group.water === water)
-    .map((signs) => ({ ...signs, hits: [...words].filter((word) => signs.all.has(word)).length }))
-    .filter(({ hits }) => hits > 0)
-  const most = Math.max(...meant.map(({ hits }) => hits))
-  const first = meant.filter(({ hits }) => hits === most)
+    .map((signs) => ({ ...signs, hits: [...words].filter((word) => signs.all.has(word)) }))
+    .filter(({ hits }) => hits.length > 0)
+  const most = Math.max(...meant.map(({ hits }) => hits.length))
+  const first = meant.filter(({ hits }) => hits.length === most)
   if (first.length < 2) return first[0]?.group
+  // "anemone crab" speaks for two by different words: neither name decides.
+  if (new Set(first.map(({ hits }) => hits.join(' '))).size > 1) return undefined
   const whole = first.filter(({ name }) => name.every((word) => words.has(word)))
   return whole.length === 1 ? whole[0]!.group : undefined
 }

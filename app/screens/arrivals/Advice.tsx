@@ -3,8 +3,8 @@ import type { ContainerPlan } from '../../../core/acclimation/together.ts'
 import type { Way } from '../../../core/acclimation/ways.ts'
 import type { BagReading } from '../../../core/arrivals/bag-form.ts'
 import { WAY_NAMES } from '../../../core/arrivals/step-words.ts'
-import { volumeWords } from '../../../core/household/settings.ts'
 import { Bar, Figure, Small, Stack } from '../../look/text.ts'
+import { changeVolume, quantityText } from '../../words/quantities.ts'
 import type { PlanSource } from './plan-source.ts'
 import { matchingSwap, wayFigure } from './way-words.ts'
 
@@ -74,7 +74,9 @@ export function Advice({
             </Small>
             <div>
               <Figure $size={40}>
-                {swap && swap.withWhat === 'fresh' ? volumeWords(swap.litres, source.context.units) : figure}
+                {swap && swap.withWhat === 'fresh'
+                  ? quantityText(changeVolume(swap.litres, source.context.units))
+                  : figure}
               </Figure>
             </div>
             <div style={{ fontSize: 17, lineHeight: 1.35 }}>

@@ -2,14 +2,13 @@ import type { ContainerPlan } from '../../../core/acclimation/together.ts'
 import type { BagReading } from '../../../core/arrivals/bag-form.ts'
 import { psuWords } from '../../../core/acclimation/words.ts'
 import type { Content } from '../../../core/journal/entry.ts'
-import { volumeWords } from '../../../core/household/settings.ts'
 import { iso } from '../../../core/time/zone.ts'
 import { thisInstant } from '../../frame/now.tsx'
 import { useKeeping, UnkeptNote } from '../../journal/keeping.tsx'
 import { useHousehold } from '../../journal/provider.tsx'
 import { Button } from '../../look/buttons.ts'
 import { Bar, Stack } from '../../look/text.ts'
-import { parameterValue, quantityText } from '../../words/quantities.ts'
+import { changeVolume, parameterValue, quantityText } from '../../words/quantities.ts'
 import type { PlanSource } from './plan-source.ts'
 import { Tick } from './Tick.ts'
 import { matchingSwap } from './way-words.ts'
@@ -34,6 +33,7 @@ export function MatchTank({
   const target = container.bag.salinityPsu
   const said = quantityText(parameterValue('salinity', target, settings.units))
   const swap = matchingSwap(tank.volume?.netL ?? null, question.tank, target)
+  const litres = swap && quantityText(changeVolume(swap.litres, settings.units))
   const log = async () => {
     const happened = iso(thisInstant())
     const contents: Content[] = [
@@ -55,7 +55,7 @@ export function MatchTank({
       {swap && (
         <Bar $tone="soon">
           {swap.withWhat === 'fresh'
-            ? `Swap ${volumeWords(swap.litres, settings.units)} of ${tank.name} for fresh water: dechlorinated, at the tank’s warmth, in slowly, with the bacteria’s sponge kept wet. Measure it after a quarter of an hour of flow.`
+            ? `Swap ${litres} of ${tank.name} for fresh water: dechlorinated, at the tank’s warmth, in slowly, with the bacteria’s sponge kept wet. Measure it after a quarter of an hour of flow.`
             : `Raise ${tank.name} by ${psuWords(swap.apart, settings.units)} with mixed salt water before the animal is in; dry salt never with an animal in the water.`}{' '}
           Afterwards it goes back up by {psuWords(1, settings.units)} to {psuWords(2, settings.units)} a day at most.
         </Bar>
@@ -63,7 +63,7 @@ export function MatchTank({
       {swap?.withWhat === 'fresh' && (
         <div>
           <Button onPress={() => void log()} isDisabled={busy}>
-            Log the swap of {volumeWords(swap.litres, settings.units)}
+            Log the swap of {litres}
           </Button>
         </div>
       )}

@@ -9,7 +9,7 @@ import { Line, Small, Stack } from '../../look/text.ts'
 import { downloadText } from '../../storage/download.ts'
 
 /** What this device does and does not: screen, sound, a locked phone. */
-export function RunDevices({ run, awake, now }: { run: Run; awake: ReturnType<typeof useAwake>; now: number }) {
+export function RunDevices({ run, awake }: { run: Run; awake: ReturnType<typeof useAwake> }) {
   const [sound, setSound] = useState(canSound())
   const inCalendar = async () => {
     const { calendarOf } = await import('../../calendar/ics.ts')
@@ -17,7 +17,6 @@ export function RunDevices({ run, awake, now }: { run: Run; awake: ReturnType<ty
     downloadText('brinvo-alarms.ics', calendarOf(alarmsOf(run, made), runLabel(run), made), 'text/calendar')
   }
   const isHeard = sound || canSound()
-  void now
   return (
     <Stack $gap={8} style={{ gridArea: 'device' }}>
       <Small>

@@ -277,7 +277,7 @@ function LiveRun({ run }: { run: Run }) {
                 </div>
               )}
             </Stack>
-            <RunDevices run={run} awake={awake} now={now} />
+            <RunDevices run={run} awake={awake} />
           </Layout>
         )}
       </Stack>
