@@ -326,7 +326,7 @@ function nextStep({ setting, method, isKnowing }: RunSetup, standing: Standing):
   const { openedAt, lastAct, mlPerMinute, vessel, fullSince, readySince, isMeasured, isKnown, readyAt, off } = standing
   if (openedAt === null) return { kind: 'open', minute: setting.float.minutes }
   if (!method) {
-    // Warmth can be had by floating on; what is dissolved changes by mixing alone.
+    // Warmth can be had from outside; what is dissolved changes by mixing alone.
     const isApart = off.some(({ what }) => what !== 'temperature')
     return { kind: !isKnown ? 'measure' : isApart && !isKnowing ? 'choose' : 'move', minute: openedAt }
   }

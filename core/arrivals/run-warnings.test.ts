@@ -137,3 +137,14 @@ test('across at once, chosen on the way before anybody measured, still rests on 
   it.event('run', 19, { event: 'way', way: 'at-once' })
   expect(next()).toBe('move')
 })
+
+test('across at once and only too cold: warmth is what helps, not another way of mixing', () => {
+  const it = home()
+  it.start('run', { way: 'at-once', method: undefined })
+  it.event('run', 1, { event: 'opened' })
+  it.event('run', 2, { event: 'measured', salinityPsu: 33, temperatureC: 22 })
+  const [warning] = warned(it, '10:43')
+  expect(warning!.text).toMatch(
+    /^Not near enough: temperature [\d.]+ °C under .*An opened bag is not floated: warm packs/,
+  )
+})

@@ -18,6 +18,8 @@ export interface RunWarning {
 
 /** Why the water never comes within reach: the room that takes its warmth, or what is off at the end. */
 function neverWords({ setup }: Run, { ahead, off: now }: Followed, units: WordUnits): string {
+  if (!setup.method && now.every(({ what }) => what === 'temperature'))
+    return `Not near enough: ${offWords(now, units)}. An opened bag is not floated: warm packs, or a bowl of warm water round it.`
   if (!setup.method)
     return `Nothing is mixed on this way, and it is not near enough: ${offWords(now, units)}. Another way from here, or across knowing it.`
   const off = offBy(ahead.at(-1)!, targetOf(setup), setup.limits)

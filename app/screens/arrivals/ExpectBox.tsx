@@ -185,7 +185,7 @@ function AnimalFields({
           name={at('species')}
           label="What it is"
           placeholder="orchid dottyback"
-          problem={problems[at('species')]}
+          problem={animal.species.trim() === '' ? problems[at('species')] : undefined}
         />
         <TextField control={control} name={at('name')} label="Name, if it has one" />
         <TextField control={control} name={at('count')} label="How many" figure problem={problems[at('count')]} />
@@ -198,7 +198,8 @@ function AnimalFields({
           options={GROUP_OPTIONS}
           onPick={onChosen}
           hint={animal.group === '' ? 'decides how it is brought across' : undefined}
-          problem={problems[at('group')]}
+          // Chosen by the name meanwhile, it is missing no more.
+          problem={animal.group === '' ? problems[at('group')] : undefined}
         />
         <SelectField
           control={control}

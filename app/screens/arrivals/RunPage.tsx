@@ -200,11 +200,14 @@ function LiveRun({ run }: { run: Run }) {
             ))}
           </Others>
         )}
-        {warnings.map(({ id, tone, text }) => (
-          <Bar key={id} $tone={tone} role="status">
-            {text}
-          </Bar>
-        ))}
+        {warnings
+          // What is still off stands with the steps across by itself.
+          .filter(({ id }) => !isReleasing || id !== 'never')
+          .map(({ id, tone, text }) => (
+            <Bar key={id} $tone={tone} role="status">
+              {text}
+            </Bar>
+          ))}
         {isReleasing ? (
           <Release run={run} followed={followed} onBack={() => setReleasing(false)} />
         ) : (

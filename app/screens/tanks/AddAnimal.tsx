@@ -122,7 +122,7 @@ function AddToTank({ tank, expected }: { tank: Tank; expected: ExpectedArrival |
               label="Group"
               options={[{ value: '', label: 'choose' }, ...groups]}
               onPick={onChosen}
-              problem={problems['group']}
+              problem={form.watch('group') === '' ? problems['group'] : undefined}
               hint="Decides how it is acclimated and what it does not tolerate."
             />
             <FieldGrid>
