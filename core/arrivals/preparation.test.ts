@@ -179,6 +179,50 @@ describe('what the newcomer would do to others, and the water to it', () => {
     expect(asked(it)['restart-fishless']!.words).toMatch(/day 19 of 76 without fish.*day 0/)
   })
 
+  test('a fish into a quarantine tank where others are only watched starts their watch over', () => {
+    const it = home()
+    it.on(-19, '08:00', 'tank-setup', {
+      tankId: 'side',
+      name: 'Side tub',
+      water: 'marine',
+      role: 'quarantine',
+      sheet: { shape: { kind: 'known', litres: 38 } },
+    })
+    it.expects('orchid')
+    expect(asked(it)['restart-watch']).toBeUndefined()
+    it.on(-9, '08:00', 'arrival', {
+      animalId: 'needle',
+      tankId: 'side',
+      name: 'Needle',
+      species: 'longnose hawkfish',
+      group: 'hawkfish',
+      count: 1,
+    })
+    expect(asked(it)['restart-watch']!.words).toMatch(/^Needle: under watch here, day 9 since the last came in/)
+    copperCourse(it)
+    expect(asked(it)).not.toHaveProperty('restart-watch')
+    it.expects('orchid', { species: 'turbo snail', group: 'shrimp-crab-snail' })
+    expect(asked(it)).not.toHaveProperty('restart-watch')
+  })
+
+  test('a display that its last fish left ten days ago may be left fallow: that is said until its days are over', () => {
+    const it = home()
+    it.expects('snail', { tankId: 'hall', species: 'turbo snail', group: 'shrimp-crab-snail' })
+    const inHall = (now = it.ms(0, '12:00')) =>
+      preparationsFor(it.journal, it.settings, boxById(it.journal, 'box')!, 'hall', now).find(
+        ({ id }) => id === 'restart-fallow',
+      )
+    expect(inHall()).toBeUndefined()
+    it.on(-10, '08:00', 'move', {
+      animalId: 'plum',
+      fromTankId: 'hall',
+      toTankId: 'side',
+      cleanTransfer: true,
+    })
+    expect(inHall()!.words).toMatch(/The last fish left 10 days ago.*snail or plug, ends that count/)
+    expect(inHall(it.ms(66, '12:00'))).toBeUndefined()
+  })
+
   test('more fish than the handbook’s table gives the tub is said, with the table', () => {
     const it = home()
     it.expects('orchid', { count: 1, sizeCm: 8 })
@@ -188,6 +232,15 @@ describe('what the newcomer would do to others, and the water to it', () => {
       state: 'warns',
       words: expect.stringMatching(/this is 4.0 times that/),
     })
+    it.on(-20, '08:00', 'tank-setup', {
+      tankId: 'side',
+      name: 'Side tub',
+      water: 'marine',
+      role: 'tub',
+      sheet: { shape: { kind: 'known', litres: 42 } },
+    })
+    it.expects('orchid', { name: 'Rex', count: 1, sizeCm: 13 })
+    expect(asked(it)['stocking']!.words).toBe('42 L carries no fish over 10 cm: a larger tank for Rex.')
   })
 
   test('two newcomers weeks apart in one water, and a second box the same day, are on the calendar', () => {

@@ -1,5 +1,5 @@
 import { SET_UP, STOCKING } from '../catalogue/handbook/set-up.data.ts'
-import { runningIn, coursesOf } from '../courses/course.ts'
+import { coursesOf } from '../courses/course.ts'
 import { courseClock } from '../courses/course-clock.ts'
 import { copperFacts } from '../courses/copper-facts.ts'
 import { shortCourseName } from '../courses/names.ts'
@@ -13,52 +13,16 @@ import { MS_PER_DAY, MS_PER_HOUR } from '../time/zone.ts'
 import { CM_PER_INCH } from '../units/units.ts'
 import { eveningBefore, kindOf, type Asking, type Preparation, type PreparationDraft } from './asking.ts'
 import { boxesOf, type Box } from './boxes.ts'
+import { restarts } from './restarts.ts'
 import { tickId } from './ticks.ts'
 import { air, copper, cycled, heater, salinity, tests } from './water-checks.ts'
 
 export type { Preparation } from './asking.ts'
 
-/** The count of days without fish that corals and invertebrates have to stand: quarantine.md 7.5. */
-const FISHLESS_DAYS = 76
 /** A box and a move on the same day are one pair of hands (EA). */
 const NEAR_MS = 12 * MS_PER_HOUR
 /** The table rounds ten gallons, 37.9 L, to 40: so much smaller still counts as the row. */
 const TEN_GALLONS = 1.06
-
-/** What a newcomer does to the counts that run in this water: quarantine.md 7.4. */
-function restarts({ journal, tank, now, animals, settings }: Asking): PreparationDraft[] {
-  const fish = animals.some((animal) => kindOf(animal) === 'fish')
-  const drafts: PreparationDraft[] = []
-  const title = 'Nobody’s count is started over'
-  for (const course of fish ? runningIn(journal, tank.id) : []) {
-    const clock = courseClock(copperFacts(journal, course, now))
-    const days = Math.floor(clock.provenHours / 24)
-    drafts.push({
-      id: `restart-${course.id}`,
-      state: 'warns',
-      title,
-      words: `${shortCourseName(course.dose.id)} runs here, ${days} of ${course.requiredDays} days proven. A new fish starts it over for every fish in that water: another tank, or after it.`,
-      by: null,
-    })
-  }
-  const residents = residentsOf(journal, tank.id)
-  const isFishless = residents.length > 0 && residents.every((animal) => kindOf(animal) !== 'fish')
-  if (isFishless && tank.role !== 'display') {
-    const last = Math.max(...residents.map((animal) => animal.stays.at(-1)!.from))
-    const days = settings.clock.dayOf(now) - settings.clock.dayOf(last)
-    if (days < FISHLESS_DAYS)
-      drafts.push({
-        id: 'restart-fishless',
-        state: 'warns',
-        title,
-        words: fish
-          ? `Corals or invertebrates stand here on day ${days} of ${FISHLESS_DAYS} without fish: a fish ends that count.`
-          : `Those here are on day ${days} of ${FISHLESS_DAYS} without fish. Anything wet that is not quarantined sends the whole batch to day 0.`,
-        by: null,
-      })
-  }
-  return drafts
-}
 
 /** How many fish the tank carries by the handbook's table, against who is there and who comes. */
 function stocking({ journal, tank, animals, settings }: Asking): PreparationDraft | null {
@@ -68,8 +32,9 @@ function stocking({ journal, tank, animals, settings }: Asking): PreparationDraf
   const row = [...STOCKING.rows].reverse().find(({ tankL }) => (tankL?.from ?? 0) <= tank.volume!.netL * TEN_GALLONS)
   const title = 'Room for it'
   // Without a size a fish counts as middling.
-  const room = ({ sizeCm = 8 }: { sizeCm?: number }) =>
-    row ? 1 / Math.max(0.001, (sizeCm <= 5 ? row.small : sizeCm <= 10 ? row.medium : row.large) ?? 0) : Infinity
+  const carried = ({ sizeCm = 8 }: { sizeCm?: number }) =>
+    (row && (sizeCm <= 5 ? row.small : sizeCm <= 10 ? row.medium : row.large)) ?? 0
+  const room = (animal: { sizeCm?: number }) => 1 / carried(animal)
   const load =
     coming.reduce((sum, animal) => sum + animal.count * room(animal), 0) +
     there.reduce((sum, { count }) => sum + count * room({}), 0)
@@ -81,6 +46,15 @@ function stocking({ journal, tank, animals, settings }: Asking): PreparationDraf
       state: 'warns',
       title,
       words: `${holds} is under the smallest of the handbook’s quarantine tanks (${volumeWords(40, settings.units)}): ammonia daily, changes ready.`,
+      by: null,
+    }
+  const tooLarge = coming.filter((animal) => carried(animal) === 0)
+  if (tooLarge.length > 0)
+    return {
+      id: 'stocking',
+      state: 'warns',
+      title,
+      words: `${holds} carries no fish over ${long(10)}: a larger tank for ${tooLarge.map(({ name, species }) => name ?? species).join(', ')}.`,
       by: null,
     }
   return load <= 1.001
