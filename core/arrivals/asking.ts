@@ -5,6 +5,9 @@ import type { Tank } from '../household/tanks.ts'
 import type { Journal } from '../journal/journal.ts'
 import type { Box } from './boxes.ts'
 
+/** Where a preparation is put right: by readings, by what the seller says, on the tank's page, or in another tank. */
+export type Mend = 'readings' | 'seller' | 'tank' | 'elsewhere'
+
 /** Something that has to be so before an animal comes, and whether it is. */
 export interface Preparation {
   id: string
@@ -18,6 +21,8 @@ export interface Preparation {
   by: number | null
   /** Whether the keeper ticks it: nothing in the journal tells. */
   isTick: boolean
+  /** Absent where it is so, is ticked, or nothing puts it right. */
+  mend?: Mend
 }
 
 /** What is asked: one tank of one box, as it stands now. */

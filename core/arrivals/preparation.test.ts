@@ -20,6 +20,17 @@ test('of an empty journal everything is missing, by the evening before, the miss
     expect(items.find((one) => one.id === id)).toMatchObject({ state: 'missing', by: it.ms(0, '20:00') })
   const states = items.map(({ state }) => state)
   expect(states.indexOf('ok')).toBeGreaterThan(states.lastIndexOf('missing'))
+  // What is not ticked leads to where it is put right.
+  expect(Object.fromEntries(items.flatMap(({ id, mend }) => (mend ? [[id, mend]] : [])))).toEqual({
+    cycled: 'readings',
+    salinity: 'readings',
+    heater: 'tank',
+    air: 'tank',
+    tests: 'tank',
+  })
+  expect(
+    items.filter(({ state, isTick, mend }) => (state === 'missing' && !isTick && !mend) || (isTick && mend)),
+  ).toEqual([])
 })
 
 test('a household of gallons, inches and specific gravity is told in them what the tank carries and what to swap', () => {
@@ -231,6 +242,7 @@ describe('what the newcomer would do to others, and the water to it', () => {
     expect(asked(it)['stocking']).toMatchObject({
       state: 'warns',
       words: expect.stringMatching(/this is 4.0 times that/),
+      mend: 'elsewhere',
     })
     it.on(-20, '08:00', 'tank-setup', {
       tankId: 'side',

@@ -47,6 +47,7 @@ function stocking({ journal, tank, animals, settings }: Asking): PreparationDraf
       title,
       words: `${holds} is under the smallest of the handbook’s quarantine tanks (${volumeWords(40, settings.units)}): ammonia daily, changes ready.`,
       by: null,
+      mend: 'elsewhere',
     }
   const tooLarge = coming.filter((animal) => carried(animal) === 0)
   if (tooLarge.length > 0)
@@ -56,6 +57,7 @@ function stocking({ journal, tank, animals, settings }: Asking): PreparationDraf
       title,
       words: `${holds} carries no fish over ${long(10)}: a larger tank for ${tooLarge.map(({ name, species }) => name ?? species).join(', ')}.`,
       by: null,
+      mend: 'elsewhere',
     }
   return load <= 1.001
     ? { id: 'stocking', state: 'ok', title, words: `${holds} with a fully seeded sponge carries them.`, by: null }
@@ -65,6 +67,7 @@ function stocking({ journal, tank, animals, settings }: Asking): PreparationDraf
         title,
         words: `${holds} carries ${row.small} fish to ${long(5)}, ${row.medium} to ${long(10)} or ${row.large} larger, with a fully seeded sponge; this is ${load.toFixed(1)} times that.`,
         by: null,
+        mend: 'elsewhere',
       }
 }
 
@@ -109,6 +112,7 @@ function light({ animals, now, box }: Asking): PreparationDraft[] {
               state: 'asks' as const,
               words: 'Ask the seller: µmol, or lamp, height and hours. Without it the start is a third of the lamp.',
               by: Math.min(box.dueAt, now + MS_PER_DAY),
+              mend: 'seller' as const,
             }
           : { state: 'ok' as const, words: `${animal.lightUmol} µmol; it starts at half of it.`, by: null }),
       }

@@ -77,5 +77,5 @@ export function restarts(asking: Asking): PreparationDraft[] {
     ...(isFish && courses.length === 0 ? watchRestarted(asking) : []),
     ...batchRestarted(asking, isFish),
     ...fallowRestarted(asking),
-  ].map((words) => ({ ...words, state: 'warns', title: 'Nobody’s count is started over', by: null }))
+  ].map((words) => ({ ...words, state: 'warns', title: 'Nobody’s count is started over', by: null, mend: 'elsewhere' }))
 }

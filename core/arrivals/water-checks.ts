@@ -29,7 +29,14 @@ export function cycled(asking: Asking): PreparationDraft {
   const { journal, tank, now, settings } = asking
   const title = 'Tank cycled: ammonia by two methods'
   const by = eveningBefore(asking)
-  const miss = (words: string): PreparationDraft => ({ id: 'cycled', state: 'missing', title, words, by })
+  const miss = (words: string): PreparationDraft => ({
+    id: 'cycled',
+    state: 'missing',
+    title,
+    words,
+    by,
+    mend: 'readings',
+  })
   const total = lastValue(journal, tank.id, 'tan')
   const card = readingsOf(journal, tank.id, 'nh3').at(-1)
   const isFresh = (at: number) => now - at <= FRESH_MS
@@ -94,7 +101,7 @@ export function salinity(asking: Asking): PreparationDraft | null {
   const by = eveningBefore(asking)
   const last = lastValue(journal, tank.id, 'salinity')
   if (!last || now - last.at > FRESH_MS)
-    return { id: 'salinity', state: 'missing', title, words: 'Not read in the last three days.', by }
+    return { id: 'salinity', state: 'missing', title, words: 'Not read in the last three days.', by, mend: 'readings' }
   const when = momentBeside(last.at, now, settings.clock)
   const sellers = animals.flatMap(({ sellerPsu }) => sellerPsu ?? [])
   const said = (psu: number) =>
@@ -107,6 +114,7 @@ export function salinity(asking: Asking): PreparationDraft | null {
       title,
       words: `${read}. Ask the seller what the animal is kept at: then the tank can wait for it set.`,
       by,
+      mend: 'seller',
     }
   const seller = Math.min(...sellers)
   const bounds = animals.flatMap(({ group }) => limitsFor(group, seller, last.value)?.limits ?? [])
@@ -138,6 +146,7 @@ export function salinity(asking: Asking): PreparationDraft | null {
         : 'Others live there: it is mixed from the bag’s to the tank’s.'
     }`,
     by,
+    mend: 'readings',
   }
 }
 
@@ -152,9 +161,17 @@ export function heater(asking: Asking): PreparationDraft {
   const runs = equipmentOf(journal, tank.id).some(({ item, running }) => item === 'heater' && running)
   const last = lastValue(journal, tank.id, 'temp')
   const by = eveningBefore(asking)
-  if (!runs) return { id: 'heater', state: 'missing', title, words: 'No heater is on record as running here.', by }
+  if (!runs)
+    return { id: 'heater', state: 'missing', title, words: 'No heater is on record as running here.', by, mend: 'tank' }
   if (!last || now - last.at > FRESH_MS)
-    return { id: 'heater', state: 'missing', title, words: 'It runs; temperature not read in the last three days.', by }
+    return {
+      id: 'heater',
+      state: 'missing',
+      title,
+      words: 'It runs; temperature not read in the last three days.',
+      by,
+      mend: 'readings',
+    }
   const band = bandFor(parameterById('temp')!, tank.profile) ?? [HEATER.low, HEATER.high]
   const [low, high] = [band[0] ?? HEATER.low, band[1] ?? HEATER.high]
   return last.value < low || last.value > high
@@ -164,6 +181,7 @@ export function heater(asking: Asking): PreparationDraft {
         title,
         words: `${warmth(last.value)}: ${warmth(low)} to ${warmth(high)} wanted.`,
         by,
+        mend: 'readings',
       }
     : { id: 'heater', state: 'ok', title, words: `It runs; ${warmth(last.value)}.`, by: null }
 }
@@ -182,6 +200,7 @@ export function air(asking: Asking): PreparationDraft {
         title,
         words: 'No air stone or pump is on record as running here: gas has to get out, and oxygen in.',
         by: eveningBefore(asking),
+        mend: 'tank',
       }
 }
 
@@ -207,6 +226,7 @@ export function tests(asking: Asking): PreparationDraft {
         title,
         words: `No kit on record for ${names.join(', ')}.`,
         by: eveningBefore(asking),
+        mend: 'tank',
       }
 }
 
@@ -214,7 +234,14 @@ export function tests(asking: Asking): PreparationDraft {
 export function copper({ journal, tank, animals }: Asking): PreparationDraft | null {
   if (!animals.some((animal) => kindOf(animal) !== 'fish')) return null
   const title = 'No copper for invertebrates'
-  const never = (words: string): PreparationDraft => ({ id: 'copper', state: 'never', title, words, by: null })
+  const never = (words: string): PreparationDraft => ({
+    id: 'copper',
+    state: 'never',
+    title,
+    words,
+    by: null,
+    mend: 'elsewhere',
+  })
   const course = coursesOf(journal).find((one) => one.tankId === tank.id && !one.ended && isCopper(one.dose.agent))
   if (course)
     return never('Copper runs in this water. No coral, shrimp, snail, star or anemone survives it: another tank.')

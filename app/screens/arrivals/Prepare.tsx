@@ -4,7 +4,7 @@ import { SCHOOLS } from '../../../core/catalogue/treatments/schools.data.ts'
 import type { Box } from '../../../core/arrivals/boxes.ts'
 import { preparationsFor, type Preparation } from '../../../core/arrivals/preparation.ts'
 import { tickId } from '../../../core/arrivals/ticks.ts'
-import { kindOf } from '../../../core/arrivals/asking.ts'
+import { kindOf, type Mend } from '../../../core/arrivals/asking.ts'
 import { WATCH_DAYS } from '../../../core/arrivals/tasks.ts'
 import { tankById } from '../../../core/household/tanks.ts'
 import type { Content, ContentOf } from '../../../core/journal/entry.ts'
@@ -55,6 +55,19 @@ const STATES: Record<Preparation['state'], { word: string; icon: typeof Check; i
   warns: { word: 'mind', icon: CircleAlert, ink: 'var(--soon)' },
   asks: { word: 'ask', icon: CircleHelp, ink: 'var(--soon)' },
   ok: { word: 'so', icon: Check, ink: 'var(--second)' },
+}
+
+const MENDS: Record<Mend, string> = {
+  readings: 'Enter readings',
+  seller: 'Enter what they say',
+  tank: 'To the tank’s page',
+  elsewhere: 'Another tank',
+}
+
+/** Where something missing is put right. */
+function mending({ mend, tankId }: Preparation, box: Box): string {
+  if (mend === 'readings') return `/?tank=${tankId}&form=reading`
+  return mend === 'tank' ? `/tanks/${tankId}` : `/arrivals/box/${box.id}/change`
 }
 
 /** What has to be so before a box comes, tank by tank: what is missing first, and by when. */
@@ -127,9 +140,9 @@ function Item({ item, box, first }: { item: Preparation; box: Box; first: number
             It is so
           </Button>
         )}
-        {(item.id === 'cycled' || item.id === 'salinity' || item.id === 'heater') && item.state !== 'ok' && (
-          <ButtonLink href={`/?tank=${item.tankId}&form=reading`} aria-label={`Enter readings for ${item.title}`}>
-            Enter readings
+        {item.mend && (
+          <ButtonLink href={mending(item, box)} aria-label={`${MENDS[item.mend]}: ${item.title}`}>
+            {MENDS[item.mend]}
           </ButtonLink>
         )}
       </div>
