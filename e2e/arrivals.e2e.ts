@@ -544,7 +544,8 @@ for (const [device, viewport] of [
     await page.getByLabel('pH').first().fill('70')
     await expect(page.getByRole('alert')).toBeVisible()
     await page.getByLabel('pH').first().fill('6.6')
-    await page.getByLabel('Total ammonia, as N').first().fill('6')
+    // The sample's kit states it so.
+    await page.getByLabel('Total ammonia, as NH4').first().fill('6')
     await page.getByText('What orchid dottyback bears').click()
     await expect(page.getByRole('region', { name: 'Advice' })).toContainText('match the tank')
     await clean('plan')

@@ -1,7 +1,8 @@
 import { planBox } from '../acclimation/together.ts'
 import { METRIC } from '../household/settings.ts'
 import { tankById } from '../household/tanks.ts'
-import { bagField, limitField, readBagForm, tankField, typedFigure, type BagContext } from './bag-form.ts'
+import { bagField, limitField, readBagForm, tankField, type BagContext } from './bag-form.ts'
+import { figureHabits, figureLabel, typedFigure } from './figures.ts'
 import { home } from './testing.ts'
 import { waterOfTank } from './water.ts'
 
@@ -89,6 +90,44 @@ describe('the form of a plan', () => {
     expect(readBagForm({ ...litres, 'orchid.salinityPsu': '35' }, context({ units: us })).faults).toHaveProperty([
       'orchid.salinityPsu',
     ])
+  })
+
+  test('total ammonia is typed as the kit on record states it: the tank’s own before a shared one', () => {
+    const it = home()
+    const kit = (kitId: string, basis: 'NH3' | 'NH4', tankId?: string) =>
+      it.on(-9, '08:00', 'kit-setup', {
+        kitId,
+        parameter: 'tan',
+        name: kitId,
+        uncertainty: { abs: 0.1 },
+        basis,
+        ...(tankId && { tankId }),
+      })
+    expect(figureLabel('tanMgPerL', 'marine', figureHabits(it.journal, METRIC, 'side'))).toBe('Total ammonia, as N')
+    kit('shared', 'NH3')
+    kit('own', 'NH4', 'side')
+    const habits = figureHabits(it.journal, METRIC, 'side')
+    expect(figureLabel('tanMgPerL', 'marine', habits)).toBe('Total ammonia, as NH4')
+    expect(figureHabits(it.journal, METRIC, 'hall').tan).toBe('NH3')
+    const { question } = readBagForm({ ...litres, 'orchid.tanMgPerL': '6' }, context({ units: habits }))
+    expect(question!.animals[0]!.bag.tanMgPerL).toBeCloseTo(6 / 1.2879, 6)
+    // What stands in an empty field is said as it would be typed.
+    const assumedAs = (units: typeof habits) =>
+      Number(readBagForm({ ...litres, hours: '40' }, context({ units })).assumed['orchid.tanMgPerL'])
+    expect(assumedAs(habits) / assumedAs({ ...habits, tan: 'N' })).toBeCloseTo(1.288, 2)
+    expect(typedFigure('tanMgPerL', 1, habits)).toBe('1.29')
+    expect(
+      readBagForm({ ...litres, 'orchid.tanMgPerL': '50' }, context({ units: habits })).faults['orchid.tanMgPerL']!
+        .message,
+    ).toBe('0 mg/L to 38.64 mg/L is plausible')
+  })
+
+  test('a household of gallons types ounces and quarts as its jug has them, held to what is plausible', () => {
+    const us = { ...METRIC, volume: 'us-gal' } as const
+    const read = (text: string) => readBagForm({ 'orchid.litres': text }, context({ units: us }))
+    expect(read('40 fl oz').question!.animals[0]!.bag.volumeL).toBeCloseTo(1.183, 3)
+    expect(read('1.5 qt').question!.animals[0]!.bag.volumeL).toBeCloseTo(1.4195, 3)
+    expect(read('100 gal').faults['orchid.litres']!.message).toMatch(/^at most 200: litres/)
   })
 
   test('the animal’s own limits take the place of the handbook’s', () => {

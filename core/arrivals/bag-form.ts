@@ -4,10 +4,9 @@ import type { BoxQuestion } from '../acclimation/together.ts'
 import type { Limits } from '../acclimation/trials.ts'
 import { Reading, type Fault, type Field, type Values } from '../calculators/calculator.ts'
 import { animalGroupById } from '../catalogue/animal-group.ts'
-import type { UnitHabits } from '../household/settings.ts'
+import { gallonsOf } from '../household/settings.ts'
 import type { Tank } from '../household/tanks.ts'
-import { convertSalinity } from '../salinity/salinity.ts'
-import { celsiusFromFahrenheit, DKH_PER_MEQ, fahrenheitFromCelsius, CACO3_MG_PER_MEQ } from '../units/units.ts'
+import { BAG_FIGURES, readFigure, trim, typedFigure, type FigureHabits } from './figures.ts'
 import type { TankWater, WaterFigure } from './water.ts'
 
 /** Who is in a bag, or in the water of another tank. */
@@ -27,7 +26,7 @@ export interface BagContext {
   /** What was announced. */
   hours: number | null
   canBeMatched: boolean
-  units: UnitHabits
+  units: FigureHabits
 }
 
 /** What a form as typed amounts to. */
@@ -46,90 +45,6 @@ export interface BagReading {
 const OFF_WORDS = new Set(['no', 'off', 'false'])
 export const isOn = (values: Values, id: string, start: boolean): boolean =>
   values[id] === undefined ? start : !OFF_WORDS.has(values[id])
-
-/** The fields of a bag: id within the animal, what a keeper calls it. */
-export const BAG_FIGURES: readonly { id: WaterFigure; label: string }[] = [
-  { id: 'salinityPsu', label: 'Salinity' },
-  { id: 'temperatureC', label: 'Temperature' },
-  { id: 'pH', label: 'pH' },
-  { id: 'tanMgPerL', label: 'Total ammonia, as N' },
-  { id: 'alkalinityDkh', label: 'Alkalinity' },
-]
-
-/** The unit beside a figure, as the household measures. */
-export function figureUnit(id: WaterFigure, units: UnitHabits): string {
-  switch (id) {
-    case 'temperatureC':
-      return units.temperature === 'F' ? '°F' : '°C'
-    case 'salinityPsu':
-      return units.salinity === 'sg' ? 'SG' : 'psu'
-    case 'alkalinityDkh':
-      return { dKH: 'dKH', meq: 'meq/L', ppm: 'ppm' }[units.alkalinity]
-    case 'tanMgPerL':
-      return 'mg/L'
-    case 'pH':
-      return ''
-  }
-}
-
-const trim = (value: number, decimals: number) => String(Number(value.toFixed(decimals)))
-
-/** A kept figure as it would be typed. */
-export function typedFigure(id: WaterFigure, value: number, units: UnitHabits): string {
-  switch (id) {
-    case 'temperatureC':
-      return trim(units.temperature === 'F' ? fahrenheitFromCelsius(value) : value, 1)
-    case 'salinityPsu': {
-      if (units.salinity !== 'sg') return trim(value, 1)
-      const converted = convertSalinity({ value, unit: 'psu' })
-      return converted.ok ? converted.value.sg.toFixed(4) : trim(value, 1)
-    }
-    case 'alkalinityDkh':
-      return units.alkalinity === 'dKH'
-        ? trim(value, 1)
-        : units.alkalinity === 'meq'
-          ? trim(value / DKH_PER_MEQ, 2)
-          : trim((value / DKH_PER_MEQ) * CACO3_MG_PER_MEQ, 0)
-    default:
-      return trim(value, 2)
-  }
-}
-
-/** What is plausible of a figure, in the unit it is kept in; what lies outside is a slip of the pen. */
-const PLAUSIBLE: Record<WaterFigure, readonly [low: number, high: number]> = {
-  temperatureC: [5, 36],
-  salinityPsu: [0, 45],
-  pH: [5.5, 9],
-  tanMgPerL: [0, 30],
-  alkalinityDkh: [0.1, 25],
-}
-
-/** Reads a figure in the household's unit; undefined with its fault beside the field. */
-export function readFigure(reading: Reading, field: string, id: WaterFigure, units: UnitHabits): number | undefined {
-  const [low, high] = PLAUSIBLE[id]
-  const unit = figureUnit(id, units)
-  const said = (value: number) => `${typedFigure(id, value, units)}${unit && ` ${unit}`}`
-  const typed = reading.number(field, { rather: `${said(low)} to ${said(high)} is plausible` })
-  if (typed === undefined) return undefined
-  const value =
-    id === 'temperatureC' && units.temperature === 'F'
-      ? celsiusFromFahrenheit(typed)
-      : id === 'salinityPsu' && units.salinity === 'sg'
-        ? gravity(typed)
-        : id === 'alkalinityDkh' && units.alkalinity !== 'dKH'
-          ? (units.alkalinity === 'meq' ? typed : typed / CACO3_MG_PER_MEQ) * DKH_PER_MEQ
-          : typed
-  return value < low - 1e-9 || value > high + 1e-9
-    ? reading.fault(field, `${said(low)} to ${said(high)} is plausible`)
-    : value
-}
-
-/** psu of a specific gravity; far outside where there is none. */
-function gravity(sg: number): number {
-  if (sg <= 1) return sg > 0.99 ? 0 : -1
-  const converted = convertSalinity({ value: sg, unit: 'sg' })
-  return converted.ok ? converted.value.psu : Infinity
-}
 
 const LIMIT_FIELDS: readonly { id: keyof Limits; over: number; most: number; rather: string }[] = [
   { id: 'maxPsuPerHour', over: 0, most: 50, rather: 'psu an hour' },
@@ -150,7 +65,7 @@ export function readBagForm(values: Values, context: BagContext): BagReading {
   const { animals, tank, water, from, units } = context
   const litreFields = ['capacity', 'leave', ...animals.map(({ id }) => bagField(id, 'litres'))]
   const fields: Field[] = litreFields.map((id) => ({ id, label: id, unit: 'L' }))
-  const reading = new Reading(values, fields, [])
+  const reading = new Reading(values, fields, [], gallonsOf(units))
   const assumed: Record<string, string> = {}
   const isTyped = (id: string) => reading.text(id) !== ''
   const orAssumed = (id: string, taken: number, typed: string, read: () => number | undefined): number | undefined => {
@@ -169,7 +84,7 @@ export function readBagForm(values: Values, context: BagContext): BagReading {
     reading.number(bagField(id, 'litres'), { over: 0, most: 200, rather: 'litres of water round it' }),
   )
   const tankWater = Object.fromEntries(
-    BAG_FIGURES.map(({ id }) => [
+    BAG_FIGURES.map((id) => [
       id,
       water[id].readAt === null || isTyped(tankField(id))
         ? figure(tankField(id), id, water[id].value)
@@ -179,11 +94,12 @@ export function readBagForm(values: Values, context: BagContext): BagReading {
   const bags = animals.map(({ id, group }) => {
     const known = animalGroupById(group)
     const taken = from
-      ? Object.fromEntries(BAG_FIGURES.map((one) => [one.id, from.water[one.id].value]))
+      ? Object.fromEntries(BAG_FIGURES.map((one) => [one, from.water[one].value]))
       : assumedBag(hours ?? 0, known?.kind ?? 'fish', tank.water)
-    return Object.fromEntries(
-      BAG_FIGURES.map((one) => [one.id, figure(bagField(id, one.id), one.id, taken[one.id])]),
-    ) as Record<WaterFigure, number | undefined>
+    return Object.fromEntries(BAG_FIGURES.map((one) => [one, figure(bagField(id, one), one, taken[one])])) as Record<
+      WaterFigure,
+      number | undefined
+    >
   })
   const total = volumes.reduce<number>((sum, litres) => sum + (litres ?? 0), 0)
   const container = assumedContainer(total || 1)
@@ -218,7 +134,7 @@ export function readBagForm(values: Values, context: BagContext): BagReading {
   const read = new Set(
     from
       ? animals.flatMap(({ id }) =>
-          BAG_FIGURES.filter((one) => from.water[one.id].readAt !== null).map((one) => bagField(id, one.id)),
+          BAG_FIGURES.filter((one) => from.water[one].readAt !== null).map((one) => bagField(id, one)),
         )
       : [],
   )

@@ -7,7 +7,7 @@ import type { Content, ContentOf } from '../journal/entry.ts'
 import { dateInput, timeOf } from '../time/words.ts'
 import { dayFromText, iso } from '../time/zone.ts'
 import { CM_PER_INCH } from '../units/units.ts'
-import { readFigure, typedFigure } from './bag-form.ts'
+import { readFigure, typedFigure } from './figures.ts'
 import type { Box } from './boxes.ts'
 
 /** An animal of a box, as typed. */

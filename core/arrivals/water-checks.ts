@@ -12,7 +12,7 @@ import { lastValue, readingsOf } from '../readings/latest.ts'
 import { swapSalinity } from '../salinity/salinity.ts'
 import { momentBeside } from '../time/words.ts'
 import { MS_PER_DAY } from '../time/zone.ts'
-import { figureUnit, typedFigure } from './bag-form.ts'
+import { figureUnit, typedFigure } from './figures.ts'
 import { eveningBefore, kindOf, type Asking, type PreparationDraft } from './asking.ts'
 import { tanAsN, waterOfTank } from './water.ts'
 

@@ -1,7 +1,7 @@
 import type { AmountUnit, Product } from '../dosing/product.schema.ts'
-import { L_PER_UK_GAL, L_PER_US_GAL } from '../units/units.ts'
 import { runOperation } from '../operations/run.ts'
 import type { InputOf, OperationName, OutputOf } from '../operations/registry.ts'
+import { typedVolume } from './litres.ts'
 
 /** What a calculator asks for: a figure, or one of several. */
 export interface Field {
@@ -102,6 +102,8 @@ export class Reading {
     private readonly values: Values,
     private readonly fields: readonly Field[],
     readonly products: readonly KnownProduct[],
+    /** Whose gallons and ounces are meant where a volume is typed in them; asked where it is null. */
+    private readonly habit: 'us' | 'uk' | null = null,
   ) {}
 
   text(id: string): string {
@@ -126,18 +128,9 @@ export class Reading {
         `“${text}”: which number?`,
         [text.replace(',', '.'), text.replace(',', '')].map((value) => ({ label: value, value })),
       )
-    const gallons = /^([\d.]+)\s*(us|uk)?\s*gal(?:lons?)?$/i.exec(text)
-    if (gallons && this.fields.find((field) => field.id === id)?.unit === 'L') {
-      const [, figure, which] = gallons
-      if (!which)
-        return this.fault(
-          id,
-          'which gallon?',
-          ['US', 'UK'].map((one) => ({ label: `${one} gallons`, value: `${figure} ${one} gal` })),
-        )
-      return Number(figure) * (which.toLowerCase() === 'us' ? L_PER_US_GAL : L_PER_UK_GAL)
-    }
-    const value = Number(text.replace(/^(-?\d+),(\d+)$/, '$1.$2'))
+    const volume = this.fields.find((field) => field.id === id)?.unit === 'L' ? typedVolume(text, this.habit) : null
+    if (volume && 'choices' in volume) return this.fault(id, volume.message, volume.choices)
+    const value = volume ? volume.litres : Number(text.replace(/^(-?\d+),(\d+)$/, '$1.$2'))
     if (!Number.isFinite(value)) return this.fault(id, `“${text}” is no number${right}`)
     if (over !== undefined && !(value > over)) return this.fault(id, `over ${over}${right}`)
     if (least !== undefined && value < least) return this.fault(id, `at least ${least}${right}`)

@@ -1,6 +1,7 @@
 import { DOSES } from '../catalogue/treatments/doses.data.ts'
 import { command } from '../operations/command.ts'
 import { RandomStream } from '../numbers/random.ts'
+import { typedVolume } from './litres.ts'
 import { CALCULATORS, computed, type Answer, type KnownProduct, type Values } from './calculators.ts'
 
 const SHELF: readonly KnownProduct[] = [
@@ -290,6 +291,32 @@ describe('bad input is told beside the field, with what would be right', () => {
     })
     const { asked } = answerOf('dose', { volumeL: '16 US gal', target: '2', product: 'copper' })
     expect((asked[0]!.input as { volumeL: number }).volumeL).toBeCloseTo(60.567, 3)
+  })
+  test.each([
+    ['800 mL', 0.8],
+    ['2,5 litres', 2.5],
+    ['1.5 US qt', 1.41953],
+    ['40 us fl oz', 1.18294],
+    ['40 UK fl. oz', 1.13652],
+    ['3 uk pints', 1.70478],
+  ])('%s are %d L', (text, litres) => {
+    const read = typedVolume(text, null)
+    expect(read).toEqual({ litres: expect.closeTo(litres, 4) })
+  })
+  test('the household’s own ounces need no asking; a thousand that may be one is asked about; what is no volume is none', () => {
+    expect(typedVolume('10 fl oz', 'uk')).toEqual({ litres: expect.closeTo(0.28413, 4) })
+    expect(typedVolume('10 oz', null)).toMatchObject({
+      message: 'which fl oz?',
+      choices: [{ value: '10 US fl oz' }, {}],
+    })
+    expect(typedVolume('1,200 ml', null)).toMatchObject({ choices: [{ value: '1.200 ml' }, { value: '1200 ml' }] })
+    expect(typedVolume('10 mg', null)).toBeNull()
+    expect(typedVolume('10 us litres', null)).toBeNull()
+  })
+  test('a volume typed in gallons is held to the same limits', () => {
+    expect(faultsOf('dose', { volumeL: '0 US gal', target: '2', product: 'copper' })['volumeL']!.message).toMatch(
+      /^over 0/,
+    )
   })
   test('an empty field is asked for, and nothing else is said of it', () => {
     expect(Object.keys(faultsOf('dose', { product: 'copper' })).sort()).toEqual(['target', 'volumeL'])

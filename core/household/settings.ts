@@ -22,6 +22,10 @@ export const volumeUnit = ({ volume }: Pick<UnitHabits, 'volume'>): { per: numbe
       ? { per: L_PER_UK_GAL, unit: 'UK gal' }
       : { per: 1, unit: 'L' }
 
+/** Whose gallons, quarts and ounces the household means; null where it measures in litres. */
+export const gallonsOf = ({ volume }: Pick<UnitHabits, 'volume'>): 'us' | 'uk' | null =>
+  volume === 'L' ? null : volume === 'us-gal' ? 'us' : 'uk'
+
 /** Litres in a sentence, to three figures. */
 export function volumeWords(litres: number, units: Pick<UnitHabits, 'volume'>): string {
   const { per, unit } = volumeUnit(units)

@@ -5,6 +5,8 @@
 
 export const L_PER_US_GAL = 3.785411784
 export const L_PER_UK_GAL = 4.54609
+/** A quarter, an eighth and a 128th of the US gallon; of the UK gallon a quarter, an eighth and a 160th. */
+export const OF_A_GALLON = { us: { qt: 4, pt: 8, 'fl oz': 128 }, uk: { qt: 4, pt: 8, 'fl oz': 160 } } as const
 export const CM_PER_INCH = 2.54
 /** Hobby convention, not the exact 2.8043. */
 export const DKH_PER_MEQ = 2.8

@@ -2,19 +2,18 @@ import { useId } from 'react'
 import { styled } from 'styled-components'
 import {
   bagField,
-  BAG_FIGURES,
-  figureUnit,
   isOn,
   limitField,
   tankField,
-  typedFigure,
   type BagContext,
   type BagReading,
 } from '../../../core/arrivals/bag-form.ts'
+import { BAG_FIGURES, figureLabel, figureUnit, typedFigure } from '../../../core/arrivals/figures.ts'
 import { limitsFor, mindsSalinity } from '../../../core/acclimation/limits.ts'
 import { degreesWords, psuWords } from '../../../core/acclimation/words.ts'
 import type { Limits } from '../../../core/acclimation/trials.ts'
 import type { Fault, Values } from '../../../core/calculators/calculator.ts'
+import { gallonsOf, volumeWords } from '../../../core/household/settings.ts'
 import { momentBeside } from '../../../core/time/words.ts'
 import type { WaterFigure } from '../../../core/arrivals/water.ts'
 import { described, FieldShell, inputShape } from '../../fields/shell.tsx'
@@ -95,12 +94,14 @@ interface FieldProps {
   fault: Fault | undefined
   /** What stands for an empty field, and why. */
   taken?: { text: string; why: string } | undefined
+  /** Stands under a field that nothing is assumed for. */
+  note?: string | undefined
   onChange: (value: string) => void
 }
 
-function FigureInput({ label, value, unit, fault, taken, onChange }: FieldProps) {
+function FigureInput({ label, value, unit, fault, taken, note, onChange }: FieldProps) {
   const id = useId()
-  const hint = taken && value.trim() === '' ? taken.why : undefined
+  const hint = taken ? (value.trim() === '' ? taken.why : undefined) : note
   return (
     <FieldShell id={id} label={label} problem={fault} hint={hint} onPick={onChange}>
       <Row>
@@ -134,8 +135,8 @@ interface BagFieldsProps {
 export function BagFields({ values, context, read, touched, onChange, part }: BagFieldsProps) {
   const { settings } = useHousehold()
   const now = useNow()
-  const { units } = settings
-  const { animals, tank, water, from } = context
+  const { animals, tank, water, from, units } = context
+  const figures = BAG_FIGURES.filter((id) => tank.water === 'marine' || id !== 'salinityPsu')
   const field = (id: string) => ({
     value: values[id] ?? '',
     // A needed field that nobody has come to yet is not scolded.
@@ -150,6 +151,9 @@ export function BagFields({ values, context, read, touched, onChange, part }: Ba
       ? taken(tankField(figure))
       : { text: typedFigure(figure, water[figure].value, units), why: `read ${momentBeside(at, now, settings.clock)}` }
   }
+  /** Litres that stand for an empty field, in the household's measure beside. */
+  const takenLitres = (id: string) =>
+    taken(id, gallonsOf(units) ? `${ASSUMED}, ${volumeWords(Number(read.assumed[id]), units)}` : ASSUMED)
   const tick = (id: string, start: boolean, words: string) => (
     <Tick>
       <input
@@ -175,12 +179,17 @@ export function BagFields({ values, context, read, touched, onChange, part }: Ba
           <Heading as="h2">
             {from ? `${animal.name}, in water of ${from.tank.name}` : `${animal.name}, the bag`}
           </Heading>
-          <FigureInput label="Water round it" unit="L" {...field(bagField(animal.id, 'litres'))} />
+          <FigureInput
+            label="Water round it"
+            unit="L"
+            note={gallonsOf(units) ? 'or with its unit: 1.5 qt, 40 fl oz' : undefined}
+            {...field(bagField(animal.id, 'litres'))}
+          />
           <Pair>
-            {BAG_FIGURES.filter(({ id }) => tank.water === 'marine' || id !== 'salinityPsu').map(({ id, label }) => (
+            {figures.map((id) => (
               <FigureInput
                 key={id}
-                label={label === 'Alkalinity' && tank.water === 'freshwater' ? 'Hardness (KH)' : label}
+                label={figureLabel(id, tank.water, units)}
                 unit={figureUnit(id, units)}
                 {...field(bagField(animal.id, id))}
                 taken={taken(
@@ -199,10 +208,10 @@ export function BagFields({ values, context, read, touched, onChange, part }: Ba
       <Stack $gap={12} role="group" aria-label={tank.name}>
         <Heading as="h2">{tank.name}</Heading>
         <Pair>
-          {BAG_FIGURES.filter(({ id }) => tank.water === 'marine' || id !== 'salinityPsu').map(({ id, label }) => (
+          {figures.map((id) => (
             <FigureInput
               key={id}
-              label={label === 'Alkalinity' && tank.water === 'freshwater' ? 'Hardness (KH)' : label}
+              label={figureLabel(id, tank.water, units)}
               unit={figureUnit(id, units)}
               {...field(tankField(id))}
               taken={readWhen(id)}
@@ -214,8 +223,8 @@ export function BagFields({ values, context, read, touched, onChange, part }: Ba
       <Stack $gap={12} role="group" aria-label="Container and room">
         <Heading as="h2">Container and room</Heading>
         <Pair>
-          <FigureInput label="Holds" unit="L" {...field('capacity')} taken={taken('capacity')} />
-          <FigureInput label="Poured off to" unit="L" {...field('leave')} taken={taken('leave')} />
+          <FigureInput label="Holds" unit="L" {...field('capacity')} taken={takenLitres('capacity')} />
+          <FigureInput label="Poured off to" unit="L" {...field('leave')} taken={takenLitres('leave')} />
           <FigureInput label="Room" unit={figureUnit('temperatureC', units)} {...field('room')} taken={taken('room')} />
           <FigureInput label="Float" unit="min" {...field('float')} taken={taken('float')} />
         </Pair>

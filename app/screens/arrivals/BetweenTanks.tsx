@@ -2,6 +2,7 @@ import { useMemo } from 'react'
 import { useSearchParams } from 'react-router'
 import { styled } from 'styled-components'
 import { canBeMatched } from '../../../core/arrivals/water-checks.ts'
+import { figureHabits } from '../../../core/arrivals/figures.ts'
 import { waterOfTank } from '../../../core/arrivals/water.ts'
 import { animalLabel, residentsOf, type Animal } from '../../../core/household/animals.ts'
 import { tankById, tanksOf, type Tank } from '../../../core/household/tanks.ts'
@@ -204,7 +205,7 @@ function Board({ from, to, who }: { from: Tank; to: Tank; who: readonly Going[] 
         from: { tank: from, water: waterOfTank(journal, from, now) },
         hours: 0,
         canBeMatched: canBeMatched(journal, to),
-        units: settings.units,
+        units: figureHabits(journal, settings.units, to.id),
       },
     }),
     // eslint-disable-next-line react-hooks/exhaustive-deps -- the revision says when the journal has grown; the key who goes

@@ -3,7 +3,7 @@ import { Form } from 'react-aria-components'
 import { useFieldArray, useForm, type Control } from 'react-hook-form'
 import { useNavigate, useParams, useSearchParams } from 'react-router'
 import { ANIMAL_GROUPS } from '../../../core/catalogue/animal-group.ts'
-import { figureUnit } from '../../../core/arrivals/bag-form.ts'
+import { figureUnit } from '../../../core/arrivals/figures.ts'
 import {
   boxAsTyped,
   cancelled,

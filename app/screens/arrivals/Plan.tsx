@@ -5,6 +5,7 @@ import { animalGroupById } from '../../../core/catalogue/animal-group.ts'
 import type { Box } from '../../../core/arrivals/boxes.ts'
 import { canBeMatched } from '../../../core/arrivals/water-checks.ts'
 import { waterOfTank } from '../../../core/arrivals/water.ts'
+import { figureHabits } from '../../../core/arrivals/figures.ts'
 import { tankById } from '../../../core/household/tanks.ts'
 import { useNow } from '../../frame/now.tsx'
 import { useHousehold } from '../../journal/provider.tsx'
@@ -101,7 +102,7 @@ function TankPlan({ box, tankId }: { box: Box; tankId: string }) {
         from: null,
         hours: box.hoursInTransit,
         canBeMatched: canBeMatched(journal, tank),
-        units: settings.units,
+        units: figureHabits(journal, settings.units, tank.id),
       },
     }
     // eslint-disable-next-line react-hooks/exhaustive-deps -- the revision says when the journal has grown

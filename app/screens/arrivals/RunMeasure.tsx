@@ -1,6 +1,6 @@
 import { useId, useState, type FormEvent } from 'react'
 import { styled } from 'styled-components'
-import { BAG_FIGURES, figureUnit, readFigure } from '../../../core/arrivals/bag-form.ts'
+import { BAG_FIGURES, figureHabits, figureLabel, figureUnit, readFigure } from '../../../core/arrivals/figures.ts'
 import type { Run } from '../../../core/arrivals/runs.ts'
 import type { WaterFigure } from '../../../core/arrivals/water.ts'
 import { Reading, type Fault } from '../../../core/calculators/calculator.ts'
@@ -33,24 +33,25 @@ const MEASURED: readonly WaterFigure[] = ['salinityPsu', 'temperatureC', 'pH', '
 
 /** What is measured in the container on the way: it bends the forecast. */
 export function RunMeasure({ run, isAsked, onLogged }: { run: Run; isAsked: boolean; onLogged: () => void }) {
-  const { settings } = useHousehold()
+  const { journal, settings } = useHousehold()
   const { keep, busy, unkept } = useKeeping()
   const [values, setValues] = useState<Readonly<Record<string, string>>>({})
   const [faults, setFaults] = useState<Readonly<Record<string, Fault>>>({})
   const salt = mindsSalinity(run.setup.limits)
-  const fields = BAG_FIGURES.filter(({ id }) => MEASURED.includes(id) && (salt || id !== 'salinityPsu'))
+  const fields = BAG_FIGURES.filter((id) => MEASURED.includes(id) && (salt || id !== 'salinityPsu'))
+  const habits = figureHabits(journal, settings.units, run.start.tankId)
   const send = async (event: FormEvent) => {
     event.preventDefault()
     const reading = new Reading(values, [], [])
     const read: Partial<Record<WaterFigure, number>> = {}
-    for (const { id } of fields) {
+    for (const id of fields) {
       if (reading.text(id) === '') continue
-      const value = readFigure(reading, id, id, settings.units)
+      const value = readFigure(reading, id, id, habits)
       if (value !== undefined) read[id] = value
     }
     const found = { ...reading.faults }
     if (Object.keys(found).length === 0 && Object.keys(read).length === 0)
-      found[fields[0]!.id] = { message: 'at least one figure' }
+      found[fields[0]!] = { message: 'at least one figure' }
     setFaults(found)
     if (Object.keys(found).length > 0) return
     const content: ContentOf<'acclimation-event'> = {
@@ -73,11 +74,11 @@ export function RunMeasure({ run, isAsked, onLogged }: { run: Run; isAsked: bool
       <Stack $gap={10}>
         <strong>Measured in the container</strong>
         <Pair>
-          {fields.map(({ id, label }) => (
+          {fields.map((id) => (
             <Figure
               key={id}
-              label={label}
-              unit={figureUnit(id, settings.units)}
+              label={figureLabel(id, salt ? 'marine' : 'freshwater', habits)}
+              unit={figureUnit(id, habits)}
               value={values[id] ?? ''}
               fault={faults[id]}
               onChange={(value) => setValues({ ...values, [id]: value })}

@@ -2,7 +2,7 @@ import type { Setting } from '../../../core/acclimation/simulate.ts'
 import type { Point } from '../../../core/acclimation/simulate.ts'
 import type { Limits } from '../../../core/acclimation/trials.ts'
 import { mindsSalinity } from '../../../core/acclimation/limits.ts'
-import { figureUnit } from '../../../core/arrivals/bag-form.ts'
+import { figureUnit } from '../../../core/arrivals/figures.ts'
 import type { UnitHabits } from '../../../core/household/settings.ts'
 import { parameterValue } from '../../words/quantities.ts'
 
