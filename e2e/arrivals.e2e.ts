@@ -115,7 +115,7 @@ test('S1: an overnight box with a fish and a shrimp, checked, floated, scooped, 
   for (const name of ['orchid dottyback', 'sexy shrimp']) {
     const bag = page.getByRole('group', { name: `Bag of ${name}` })
     await bag.getByLabel('Salinity').fill('31.6')
-    await bag.getByLabel('Total ammonia, as N').fill('0.4')
+    await bag.getByLabel('Total ammonia').fill('0.4')
   }
   await page.getByLabel('Kept warm').check()
   await expect(
@@ -199,7 +199,7 @@ test('S2: two days on the way, ammonia at a low pH: the tank comes to the bag, a
   await bag.getByLabel('Water round it').fill('1.2')
   await bag.getByLabel('Salinity').fill('26')
   await bag.getByLabel('pH').fill('6.6')
-  await bag.getByLabel('Total ammonia, as N').fill('6')
+  await bag.getByLabel('Total ammonia').fill('6')
   const advice = page.getByRole('region', { name: 'Advice' })
   await expect(advice).toContainText('match the tank, then across')
   // 60 L from 35 to 26 psu: 60 · 9/35.
@@ -544,8 +544,7 @@ for (const [device, viewport] of [
     await page.getByLabel('pH').first().fill('70')
     await expect(page.getByRole('alert')).toBeVisible()
     await page.getByLabel('pH').first().fill('6.6')
-    // The sample's kit states it so.
-    await page.getByLabel('Total ammonia, as NH4').first().fill('6')
+    await page.getByLabel('Total ammonia').first().fill('6')
     await page.getByText('What orchid dottyback bears').click()
     await expect(page.getByRole('region', { name: 'Advice' })).toContainText('match the tank')
     await clean('plan')

@@ -2,7 +2,7 @@ import { planBox } from '../acclimation/together.ts'
 import { METRIC } from '../household/settings.ts'
 import { tankById } from '../household/tanks.ts'
 import { bagField, limitField, readBagForm, tankField, type BagContext } from './bag-form.ts'
-import { figureHabits, figureLabel, typedFigure } from './figures.ts'
+import { figureHabits, figureUnit, typedFigure } from './figures.ts'
 import { home } from './testing.ts'
 import { waterOfTank } from './water.ts'
 
@@ -103,11 +103,11 @@ describe('the form of a plan', () => {
         basis,
         ...(tankId && { tankId }),
       })
-    expect(figureLabel('tanMgPerL', 'marine', figureHabits(it.journal, METRIC, 'side'))).toBe('Total ammonia, as N')
+    expect(figureUnit('tanMgPerL', figureHabits(it.journal, METRIC, 'side'))).toBe('mg/L N')
     kit('shared', 'NH3')
     kit('own', 'NH4', 'side')
     const habits = figureHabits(it.journal, METRIC, 'side')
-    expect(figureLabel('tanMgPerL', 'marine', habits)).toBe('Total ammonia, as NH4')
+    expect(figureUnit('tanMgPerL', habits)).toBe('mg/L NH4')
     expect(figureHabits(it.journal, METRIC, 'hall').tan).toBe('NH3')
     const { question } = readBagForm({ ...litres, 'orchid.tanMgPerL': '6' }, context({ units: habits }))
     expect(question!.animals[0]!.bag.tanMgPerL).toBeCloseTo(6 / 1.2879, 6)
@@ -119,7 +119,7 @@ describe('the form of a plan', () => {
     expect(
       readBagForm({ ...litres, 'orchid.tanMgPerL': '50' }, context({ units: habits })).faults['orchid.tanMgPerL']!
         .message,
-    ).toBe('0 mg/L to 38.64 mg/L is plausible')
+    ).toBe('0 mg/L NH4 to 38.64 mg/L NH4 is plausible')
   })
 
   test('a household of gallons types ounces and quarts as its jug has them, held to what is plausible', () => {

@@ -31,7 +31,7 @@ export function figureHabits(journal: Journal, units: UnitHabits, tankId: string
 export const BAG_FIGURES: readonly WaterFigure[] = ['salinityPsu', 'temperatureC', 'pH', 'tanMgPerL', 'alkalinityDkh']
 
 /** What a keeper calls a figure of some water. */
-export function figureLabel(id: WaterFigure, water: Tank['water'], { tan = 'N' }: FigureHabits): string {
+export function figureLabel(id: WaterFigure, water: Tank['water']): string {
   switch (id) {
     case 'salinityPsu':
       return 'Salinity'
@@ -40,14 +40,14 @@ export function figureLabel(id: WaterFigure, water: Tank['water'], { tan = 'N' }
     case 'pH':
       return 'pH'
     case 'tanMgPerL':
-      return `Total ammonia, as ${tan}`
+      return 'Total ammonia'
     case 'alkalinityDkh':
       return water === 'freshwater' ? 'Hardness (KH)' : 'Alkalinity'
   }
 }
 
 /** The unit beside a figure, as the household measures. */
-export function figureUnit(id: WaterFigure, units: UnitHabits): string {
+export function figureUnit(id: WaterFigure, units: FigureHabits): string {
   switch (id) {
     case 'temperatureC':
       return units.temperature === 'F' ? '°F' : '°C'
@@ -56,7 +56,7 @@ export function figureUnit(id: WaterFigure, units: UnitHabits): string {
     case 'alkalinityDkh':
       return { dKH: 'dKH', meq: 'meq/L', ppm: 'ppm' }[units.alkalinity]
     case 'tanMgPerL':
-      return 'mg/L'
+      return `mg/L ${units.tan ?? 'N'}`
     case 'pH':
       return ''
   }

@@ -189,7 +189,7 @@ export function BagFields({ values, context, read, touched, onChange, part }: Ba
             {figures.map((id) => (
               <FigureInput
                 key={id}
-                label={figureLabel(id, tank.water, units)}
+                label={figureLabel(id, tank.water)}
                 unit={figureUnit(id, units)}
                 {...field(bagField(animal.id, id))}
                 taken={taken(
@@ -211,7 +211,7 @@ export function BagFields({ values, context, read, touched, onChange, part }: Ba
           {figures.map((id) => (
             <FigureInput
               key={id}
-              label={figureLabel(id, tank.water, units)}
+              label={figureLabel(id, tank.water)}
               unit={figureUnit(id, units)}
               {...field(tankField(id))}
               taken={readWhen(id)}

@@ -77,7 +77,7 @@ export function RunMeasure({ run, isAsked, onLogged }: { run: Run; isAsked: bool
           {fields.map((id) => (
             <Figure
               key={id}
-              label={figureLabel(id, salt ? 'marine' : 'freshwater', habits)}
+              label={figureLabel(id, salt ? 'marine' : 'freshwater')}
               unit={figureUnit(id, habits)}
               value={values[id] ?? ''}
               fault={faults[id]}
