@@ -77,7 +77,7 @@ test('proven is solid, expected is dotted, and they meet where the last is known
 test('uprights stand at the opening, the move, now and the wait that is dragged', () => {
   const at = (marks: object) =>
     draw(marks)
-      .all('line')
+      .all('line:not(pattern line)')
       .filter((line) => line.getAttribute('x1') === line.getAttribute('x2'))
       .map((line) => Number(line.getAttribute('x1')))
   const marked = at({ now: 30, marker: 40 })
@@ -101,4 +101,17 @@ test('what was measured is a ring on its own row, at its minute', () => {
   const rings = all('circle[fill="var(--sheet)"]')
   expect(rings).toHaveLength(1)
   expect(Number(rings[0]!.getAttribute('cx'))).toBeCloseTo(xOf(20), 6)
+})
+
+test('of a run what is expected is hatched, from now to its last minute', () => {
+  const [first] = draw({ now: 30 }).all('[data-expected]')
+  expect(Number(first!.getAttribute('x'))).toBeCloseTo(xOf(30), 6)
+  expect(Number(first!.getAttribute('x')) + Number(first!.getAttribute('width'))).toBeCloseTo(xOf(UNTIL), 6)
+})
+
+test.each([
+  ['a plan', {}],
+  ['a run that is over', { now: 30, hoped: [] }],
+])('%s hatches nothing', (_what, more) => {
+  expect(draw(more).all('[data-expected]')).toEqual([])
 })

@@ -91,8 +91,18 @@ export const CurveColumn = memo(function CurveColumn({
   const bottom = quantities.length * step - GAP
   const last = hoped.at(-1) ?? known.at(-1)
   const atMove = moveAt === null ? last : ([...known, ...hoped].find(({ minute }) => minute >= moveAt) ?? last)
+  // Where some is done and some is expected, the expected is hatched; a plan is expectation all over.
+  const aheadTo = Math.min(until, hoped.at(-1)?.minute ?? 0)
+  const isAhead = now !== undefined && aheadTo > now
   return (
     <Svg width={width} height={height} role="img" aria-label={label}>
+      {isAhead && (
+        <defs>
+          <pattern id={`${id}-hatch`} width="6" height="6" patternUnits="userSpaceOnUse" patternTransform="rotate(28)">
+            <line x1="0" y1="0" x2="0" y2="6" stroke="var(--quiet)" strokeWidth="1.2" />
+          </pattern>
+        </defs>
+      )}
       {quantities.map((quantity, row) => {
         const top = row * step + HEAD
         const [low, high] = domains[row]!
@@ -113,6 +123,17 @@ export const CurveColumn = memo(function CurveColumn({
                 y={y(band[1])}
                 height={Math.max(2, y(band[0]) - y(band[1]))}
                 fill="var(--band)"
+              />
+            )}
+            {isAhead && (
+              <rect
+                data-expected
+                x={x(now)}
+                width={x(aheadTo) - x(now)}
+                y={top}
+                height={rowHeight}
+                fill={`url(#${id}-hatch)`}
+                opacity={0.3}
               />
             )}
             <line x1={LEFT} x2={LEFT + plot} y1={top + rowHeight} y2={top + rowHeight} stroke="var(--rule)" />

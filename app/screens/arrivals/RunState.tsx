@@ -99,10 +99,10 @@ export function RunState({ run, followed, now }: { run: Run; followed: Followed;
         {run.ended
           ? 'Solid is what was done and reckoned from it; rings are what was measured.'
           : followed.readyAt === null
-            ? 'Solid is done, dotted is expected: it does not come within reach as it goes now.'
+            ? 'Solid is done, hatched is expected: it does not come within reach as it goes now.'
             : followed.openedAt !== null && followed.off.length === 0
               ? 'Within reach. Solid is what was done; rings are what was measured.'
-              : `Solid is done, dotted is expected: within reach about ${timeOf(instantOf(run, followed.readyAt), clock)}.`}
+              : `Solid is done, hatched is expected: within reach about ${timeOf(instantOf(run, followed.readyAt), clock)}.`}
       </Small>
     </Stack>
   )
