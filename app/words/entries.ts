@@ -119,6 +119,7 @@ export const SKIRMISH_WORDS: Record<ContentOf<'skirmish'>['what'], string> = {
   pinned: 'pinned',
   rammed: 'rammed the box of',
   'fins-torn': 'tore fins of',
+  'singled-out': 'singled out',
 }
 
 function introductionMarkWords(mark: ContentOf<'introduction-mark'>, journal: Journal): string {

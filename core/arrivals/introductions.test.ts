@@ -1,5 +1,5 @@
 import { introductionTasks } from './introduction-tasks.ts'
-import { introductionById, keepsShut, stopRule, trainingOf } from './introductions.ts'
+import { introductionById, keepsShut, stopRule, stopsAt, trainingOf } from './introductions.ts'
 import { home } from './testing.ts'
 
 /** Orchid beside Plum in the hall reef, in a box since the first. */
@@ -109,6 +109,36 @@ describe('the stop rule', () => {
     expect(it.verdict(5).reasons).toEqual(['one has not eaten for 72 hours'])
     it.on(5, '18:00', 'sighting', { tankId: 'hall', animalIds: ['orchid'], signs: [], appetite: 3 })
     expect(it.verdict(5).verdict).toBe('calm')
+  })
+
+  test('on neutral ground 48 hours without food are enough; back home it is 72 again', () => {
+    const it = home()
+    it.on(0, '18:00', 'introduction-start', {
+      introId: 'rivals',
+      way: 'neutral',
+      tankId: 'hall',
+      neutralTankId: 'side',
+      animalIds: ['plum'],
+      conditions: [],
+    })
+    it.on(1, '18:00', 'sighting', { tankId: 'side', animalIds: ['plum'], signs: [], appetite: 1 })
+    const reasons = (day: number, time: string) =>
+      stopRule(it.journal, introductionById(it.journal, 'rivals')!, it.ms(day, time), it.settings.clock.dayOf).reasons
+    expect(reasons(2, '17:00')).toEqual([])
+    expect(reasons(2, '19:00')).toEqual(['one has not eaten for 48 hours'])
+    it.on(2, '19:30', 'introduction-mark', { introId: 'rivals', tankId: 'hall', mark: 'home' })
+    expect(reasons(2, '20:00')).toEqual([])
+    expect(reasons(3, '19:00')).toEqual(['one has not eaten for 72 hours'])
+  })
+
+  test.each([
+    ['box', null, 'resident rams box for > 2 h or any bleeding'],
+    ['box', 1, 'fins torn in first hour'],
+    ['neutral', null, 'wounds, or one refuses food 48 h'],
+    ['pair', null, 'one victim isolated'],
+  ] as const)('what ends a %s opened at %s is said: %s, and the whole skirmish table', (way, openedAt, first) => {
+    expect(stopsAt({ way, openedAt })[0]).toBe(first)
+    expect(stopsAt({ way, openedAt })).toHaveLength(5)
   })
 
   test('a stop is the thing due, and wounds are looked for over seven days after it', () => {

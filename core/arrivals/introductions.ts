@@ -1,4 +1,5 @@
 import { animalGroupById } from '../catalogue/animal-group.ts'
+import { INTRODUCTION, SKIRMISHES } from '../catalogue/handbook/introduction.data.ts'
 import { inspectionKindOf } from '../catalogue/inspection.ts'
 import type { Animal } from '../household/animals.ts'
 import type { ContentOf } from '../journal/entry.ts'
@@ -164,6 +165,8 @@ const MANY_CHASES = 10
 const SOME_CHASES = 5
 const RAMMED_MINUTES = 120
 const FAST_HOURS = 72
+/** On neutral ground: quarantine.md 9, intro-neutral. */
+const FAST_HOURS_NEUTRAL = 48
 /** The same on two days running is a habit. */
 const DAYS_RUNNING = 2
 
@@ -171,10 +174,11 @@ const STOPS: Partial<Record<SkirmishLine['content']['what'], string>> = {
   bite: 'a bite on the body, missing scales or blood',
   pinned: 'one is pinned at the surface, in a corner or at a pump',
   'fins-torn': 'fins torn',
+  'singled-out': 'one is singled out by the others',
 }
 
 /** Whether an animal was offered food and left it, and has not eaten for longer than it may. */
-function fasts(journal: Journal, animalId: string, since: number, now: number): boolean {
+function fasts(journal: Journal, animalId: string, since: number, now: number, hours: number): boolean {
   let lastAte = since
   let refused = false
   for (const { content, at, struck } of journal.about(`animal:${animalId}`)) {
@@ -187,7 +191,7 @@ function fasts(journal: Journal, animalId: string, since: number, now: number): 
       refused = false
     } else refused = true
   }
-  return refused && now - lastAte > FAST_HOURS * MS_PER_HOUR
+  return refused && now - lastAte > hours * MS_PER_HOUR
 }
 
 /** Judges an introduction by the skirmish table of quarantine.md 9. */
@@ -212,8 +216,9 @@ export function stopRule(
   const many = [...chasesOn].filter(([, perHour]) => perHour > MANY_CHASES).map(([day]) => day)
   if (many.some((day) => Array.from({ length: DAYS_RUNNING }, (_, i) => day + i).every((one) => many.includes(one))))
     reasons.push(`more than ${MANY_CHASES} chases an hour on two days running`)
-  if ([...intro.animalIds, ...intro.rivalIds].some((id) => fasts(journal, id, intro.startedAt, now)))
-    reasons.push(`one has not eaten for ${FAST_HOURS} hours`)
+  const hungry = intro.way === 'neutral' && intro.openedAt === null ? FAST_HOURS_NEUTRAL : FAST_HOURS
+  if ([...intro.animalIds, ...intro.rivalIds].some((id) => fasts(journal, id, intro.startedAt, now, hungry)))
+    reasons.push(`one has not eaten for ${hungry} hours`)
   if (reasons.length > 0) return { verdict: 'stop', reasons }
   const lately = intro.skirmishes.filter(({ at }) => now - at < 2 * MS_PER_DAY)
   const worst = Math.max(0, ...lately.map(({ content }) => (content.what === 'chase' ? (content.perHour ?? 1) : 0)))
@@ -222,6 +227,15 @@ export function stopRule(
   return lately.some(({ content }) => content.what !== 'display')
     ? { verdict: 'watch', reasons: ['short chases and nicks pass, and have to fall from day to day'] }
     : { verdict: 'calm', reasons: [] }
+}
+
+/** What ends an introduction on the spot, to be read before it comes to that; rows of the handbook's tables. */
+export function stopsAt({ way, openedAt }: Pick<Introduction, 'way' | 'openedAt'>): string[] {
+  const step = openedAt !== null && way === 'box' ? 'intro-release' : `intro-${way}`
+  return [
+    ...INTRODUCTION.rows.flatMap(({ id, stopIf }) => (id === step ? (stopIf ?? []) : [])),
+    ...SKIRMISHES.rows.map(({ stopNow }) => stopNow),
+  ]
 }
 
 /** What stopping means: quarantine.md 9. */

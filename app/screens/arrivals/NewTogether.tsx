@@ -8,7 +8,9 @@ import { INTRODUCTION } from '../../../core/catalogue/handbook/introduction.data
 import { animalById, animalLabel, animalsOf, residentsOf, tankOfAnimal } from '../../../core/household/animals.ts'
 import { tankById, tanksOf } from '../../../core/household/tanks.ts'
 import type { ContentOf } from '../../../core/journal/entry.ts'
-import { iso, MS_PER_HOUR } from '../../../core/time/zone.ts'
+import { momentBeside } from '../../../core/time/words.ts'
+import { iso, MS_PER_DAY } from '../../../core/time/zone.ts'
+import { FigureField } from '../../fields/plain.tsx'
 import { thisInstant } from '../../frame/now.tsx'
 import { useKeeping, UnkeptNote } from '../../journal/keeping.tsx'
 import { newId } from '../../journal/opened.ts'
@@ -56,6 +58,9 @@ const From = styled.span`
   opacity: 0.85;
 `
 
+/** Longer than this nobody waits; a slip of the pen. */
+const MOST_DAYS = 60
+
 /** What each way comes to in the end. */
 const BEFORE: Record<IntroductionWay, string> = {
   box: 'the door is opened',
@@ -84,6 +89,13 @@ export function NewTogether() {
   const [rivals, setRivals] = useState<readonly string[]>([])
   const [neutralTankId, setNeutral] = useState('')
   const [conditions, setConditions] = useState<readonly { id: string; words: string }[] | null>(null)
+  const [days, setDays] = useState<string | null>(null)
+  const least = INTRODUCTION_WAYS[way].leastHours / 24
+  const stays = days === null ? least : Number(days.trim().replace(',', '.') || NaN)
+  const daysProblem =
+    least > 0 && !(stays >= least && stays <= MOST_DAYS)
+      ? { message: `${least} to ${MOST_DAYS} days; the handbook’s least is ${least}` }
+      : undefined
   const written = conditions ?? INTRODUCTION_WAYS[way].conditions
   const target = tankById(journal, tankId)
   const there = residentsOf(journal, tankId).filter((animal) => !who.includes(animal.id) && canMeet(animal))
@@ -118,7 +130,7 @@ export function NewTogether() {
       conditions: written
         .filter(({ words }) => words.trim() !== '')
         .map(({ id, words }) => ({ id, words: words.trim() })),
-      notBefore: iso(now + INTRODUCTION_WAYS[way].leastHours * MS_PER_HOUR),
+      notBefore: iso(now + stays * MS_PER_DAY),
     }
     if (await keep([content, ...meetingMoves(journal, content, now)])) void navigate(`/arrivals/together/${introId}`)
   }
@@ -141,6 +153,7 @@ export function NewTogether() {
               onClick={() => {
                 setWay(one)
                 setConditions(null)
+                setDays(null)
               }}
             >
               <strong>{INTRODUCTION_WAYS[one].title}</strong>
@@ -212,13 +225,23 @@ export function NewTogether() {
         </Stack>
         <Stack $gap={8}>
           <Heading as="h2">What must be true before {BEFORE[way]}</Heading>
-          <Small>
-            Written down now, kept to later
-            {INTRODUCTION_WAYS[way].leastHours > 0
-              ? `; and not before ${INTRODUCTION_WAYS[way].leastHours} hours have passed`
-              : ''}
-            .
-          </Small>
+          <Small>Written down now, kept to later.</Small>
+          {least > 0 && (
+            <div style={{ maxWidth: 240 }}>
+              <FigureField
+                label="And not before"
+                value={days ?? String(least)}
+                onChange={setDays}
+                after="days"
+                hint={
+                  daysProblem
+                    ? undefined
+                    : `that is ${momentBeside(thisInstant() + stays * MS_PER_DAY, thisInstant(), settings.clock)}`
+                }
+                problem={daysProblem}
+              />
+            </div>
+          )}
           {written.map((condition, i) => (
             <Text
               key={condition.id}
@@ -252,7 +275,10 @@ export function NewTogether() {
         )}
         {unkept && <UnkeptNote unkept={unkept} />}
         <Line>
-          <PrimaryButton onPress={() => void begin()} isDisabled={busy || who.length === 0 || tankId === ''}>
+          <PrimaryButton
+            onPress={() => void begin()}
+            isDisabled={busy || who.length === 0 || tankId === '' || !!daysProblem}
+          >
             {way === 'box' ? 'The box is in' : way === 'neutral' ? 'They are on neutral ground' : 'Write it down'}
           </PrimaryButton>
           <ButtonLink href="/arrivals">Not now</ButtonLink>

@@ -68,7 +68,7 @@ describe('who is asked about', () => {
 describe('begun', () => {
   test('what must be true is written down first, one’s own words too; the box hangs in the display’s water', async () => {
     const { user, lines } = await open('/arrivals/together?who=orchid')
-    expect(screen.getByText(/not before 48 hours have passed/)).toBeInTheDocument()
+    expect(screen.getByLabelText('And not before')).toHaveValue('2')
     expect(screen.getByText('Kept with it: Orchid → Hall reef.')).toBeInTheDocument()
     await user.click(within(screen.getByRole('group', { name: 'Rivals' })).getByRole('button', { name: 'Plum' }))
     await user.clear(screen.getByLabelText('Condition 4'))
@@ -89,6 +89,22 @@ describe('begun', () => {
     await waitFor(() =>
       expect(screen.getByLabelText('address')).toHaveTextContent(`/arrivals/together/${start!.introId}`),
     )
+  })
+
+  test('longer than the handbook’s days may be promised, shorter not', async () => {
+    const { user, lines } = await open('/arrivals/together?who=orchid')
+    const days = screen.getByLabelText('And not before')
+    await user.clear(days)
+    await user.type(days, '1')
+    expect(screen.getByRole('alert')).toHaveTextContent('2 to 60 days; the handbook’s least is 2')
+    expect(screen.getByRole('button', { name: 'The box is in' })).toBeDisabled()
+    await user.clear(days)
+    await user.type(days, '5')
+    expect(screen.getByText(/^that is /)).toBeInTheDocument()
+    await user.click(screen.getByRole('button', { name: 'The box is in' }))
+    await waitFor(() => expect(lines('introduction-start')).toHaveLength(1))
+    const [start] = lines('introduction-start')
+    expect(Date.parse(start!.notBefore!) - Date.parse(start!.happened)).toBe(5 * 24 * 3_600_000)
   })
 
   test('nobody picked, nothing begins', async () => {
@@ -169,6 +185,28 @@ describe('skirmishes', () => {
       expect(lines('skirmish')).toMatchObject([{ what: 'chase', byId: 'plum', onId: 'orchid', perHour: 4 }]),
     )
     expect(screen.getByText(/Plum chased Orchid, 4 an hour/)).toBeInTheDocument()
+  })
+
+  test('of several newcomers it is said who bore it', async () => {
+    const { user, lines } = await open(
+      '/arrivals/together/box',
+      arrival('needle', 'side', 2, 1, 'Needle'),
+      boxed(3, { animalIds: ['orchid', 'needle'] }),
+    )
+    await user.selectOptions(screen.getByLabelText('On'), 'needle')
+    await user.click(screen.getByRole('button', { name: 'one singled out by all' }))
+    await user.click(screen.getByRole('button', { name: 'Log it' }))
+    await waitFor(() =>
+      expect(lines('skirmish')).toMatchObject([{ what: 'singled-out', byId: 'plum', onId: 'needle' }]),
+    )
+    expect(await screen.findByRole('alert')).toHaveTextContent(/one is singled out by the others/)
+  })
+
+  test('what would end it is read before it comes to that', async () => {
+    await open('/arrivals/together/box', boxed(3))
+    expect(
+      screen.getByText(/^Stop at: resident rams box for > 2 h or any bleeding; chase repeated/),
+    ).toBeInTheDocument()
   })
 
   test('a bite is the end of it: the rule says so at once, and what it says is kept', async () => {

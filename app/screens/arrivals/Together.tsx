@@ -8,6 +8,7 @@ import {
   keepsShut,
   STOPPING,
   stopRule,
+  stopsAt,
   type Introduction,
 } from '../../../core/arrivals/introductions.ts'
 import { SKIRMISHES } from '../../../core/catalogue/handbook/introduction.data.ts'
@@ -185,8 +186,9 @@ function TogetherBody({ intro }: { intro: Introduction }) {
                 {content.words && <Quiet> · {content.words}</Quiet>}
               </Small>
             ))}
+            <Small>Let pass: {SKIRMISHES.rows[0]!.accept}.</Small>
             <Small>
-              Let pass: {SKIRMISHES.rows[0]!.accept}. <HandbookLink to="quarantine#skirmishes">The table</HandbookLink>
+              Stop at: {stopsAt(intro).join('; ')}. <HandbookLink to="quarantine#skirmishes">The table</HandbookLink>
             </Small>
           </Stack>
         </TwoParts>
@@ -246,6 +248,7 @@ const WHAT_LABELS: Record<ContentOf<'skirmish'>['what'], string> = {
   pinned: 'pinned',
   rammed: 'rams the box',
   'fins-torn': 'fins torn',
+  'singled-out': 'one singled out by all',
 }
 
 function SkirmishForm({ intro }: { intro: Introduction }) {
@@ -254,6 +257,9 @@ function SkirmishForm({ intro }: { intro: Introduction }) {
   const everyone = [...new Set([...intro.rivalIds, ...intro.animalIds])]
   const [what, setWhat] = useState<ContentOf<'skirmish'>['what']>('chase')
   const [byId, setBy] = useState(intro.rivalIds[0] ?? '')
+  const [chosenOn, setOn] = useState<string | null>(null)
+  const others = everyone.filter((id) => id !== byId)
+  const onId = chosenOn !== null && chosenOn !== byId ? chosenOn : intro.animalIds.find((id) => id !== byId)
   const [figure, setFigure] = useState('')
   const [problem, setProblem] = useState<string | null>(null)
   const asks = what === 'chase' ? 'an hour' : what === 'rammed' ? 'minutes' : null
@@ -261,7 +267,6 @@ function SkirmishForm({ intro }: { intro: Introduction }) {
     const value = figure.trim() === '' ? undefined : Number(figure.replace(',', '.'))
     if (asks && value !== undefined && !(value >= 0 && value <= 1000)) return setProblem('a number, 0 to 1000')
     setProblem(null)
-    const onId = intro.animalIds.find((id) => id !== byId)
     const content: ContentOf<'skirmish'> = {
       kind: 'skirmish',
       happened: iso(thisInstant()),
@@ -296,6 +301,19 @@ function SkirmishForm({ intro }: { intro: Introduction }) {
             ))}
           </Select>
         </label>
+        {others.length > 1 && (
+          <label>
+            <strong>On</strong>{' '}
+            <Select value={onId ?? ''} onChange={(event) => setOn(event.target.value)}>
+              <option value="">somebody</option>
+              {others.map((id) => (
+                <option key={id} value={id}>
+                  {animalName(journal, id)}
+                </option>
+              ))}
+            </Select>
+          </label>
+        )}
         {asks && (
           <div style={{ width: 150 }}>
             <FigureField

@@ -107,7 +107,7 @@ export const Skirmish = content(
     introId: opt(id()),
     byId: opt(id('who began')),
     onId: opt(id('who bore it')),
-    what: oneOf(['display', 'chase', 'nick', 'bite', 'pinned', 'rammed', 'fins-torn'] as const),
+    what: oneOf(['display', 'chase', 'nick', 'bite', 'pinned', 'rammed', 'fins-torn', 'singled-out'] as const),
     perHour: opt(nonNegative('chases an hour')),
     minutes: opt(nonNegative('how long the box was rammed')),
     words: opt(words()),
