@@ -20,7 +20,7 @@ import { HandbookLink } from '../../look/HandbookLink.tsx'
 import { Page } from '../../look/page.ts'
 import { Heading, Line, Small, Stack, Title } from '../../look/text.ts'
 import { contentMarks, marksText, wordingOf } from '../../words/entries.ts'
-import { listed } from '../../words/numbers.ts'
+import { capital, listed } from '../../words/numbers.ts'
 import { CourseWords } from './CourseWords.tsx'
 import { Chips, Select, Text } from './together-parts.ts'
 
@@ -109,6 +109,7 @@ export function NewTogether() {
   const from = [...new Set(who.flatMap((id) => coming.find(({ animal }) => animal.id === id)?.tank ?? []))].filter(
     ({ id }) => id !== tankId,
   )
+  const heads = who.reduce((sum, id) => sum + (animalById(journal, id)?.count ?? 0), 0)
   const flip = (list: readonly string[], id: string) =>
     list.includes(id) ? list.filter((one) => one !== id) : [...list, id]
   const plan = {
@@ -140,7 +141,7 @@ export function NewTogether() {
         <div>
           <Title>Bring animals together</Title>
           <Small style={{ fontSize: 15 }}>
-            {INTRODUCTION.rows.find(({ id }) => id === 'intro-order')!.do}.{' '}
+            {capital(INTRODUCTION.rows.find(({ id }) => id === 'intro-order')!.do)}.{' '}
             <HandbookLink to="quarantine#introduction">The handbook’s steps</HandbookLink>
           </Small>
         </div>
@@ -175,6 +176,9 @@ export function NewTogether() {
               </button>
             ))}
           </Chips>
+          {way === 'pair' && heads > 0 && heads % 2 === 0 && (
+            <Small>{heads} is an even number: with an odd one the chases spread, and no one bears them all.</Small>
+          )}
         </Stack>
         <Stack $gap={8}>
           <Heading as="h2">To live in</Heading>

@@ -112,6 +112,14 @@ describe('begun', () => {
     expect(screen.getByRole('button', { name: 'The box is in' })).toBeDisabled()
   })
 
+  test('mild ones are better an odd number', async () => {
+    const { user } = await open('/arrivals/together?who=orchid', arrival('needle', 'side', 2, 1, 'Needle'))
+    await user.click(screen.getByRole('button', { name: /^Mild rivals/ }))
+    expect(screen.queryByText(/is an even number/)).not.toBeInTheDocument()
+    await user.click(screen.getByRole('button', { name: 'Needle Side tub' }))
+    expect(screen.getByText(/^2 is an even number/)).toBeInTheDocument()
+  })
+
   test('two rivals meet in a tank of neither', async () => {
     const { user, lines } = await open('/arrivals/together?who=orchid')
     await user.click(screen.getByRole('button', { name: /^Two rivals/ }))
