@@ -1,9 +1,10 @@
-import { PARAMETERS, typicalUncertainty, type Parameter } from '../catalogue/parameter.ts'
+import { PARAMETERS, type Parameter } from '../catalogue/parameter.ts'
 import { kitFor, type Tank } from '../household/tanks.ts'
 import type { UnitHabits } from '../household/settings.ts'
 import type { ContentOf } from '../journal/entry.ts'
 import { convertSalinity } from '../salinity/salinity.ts'
 import { CACO3_MG_PER_MEQ, celsiusFromFahrenheit, DKH_PER_MEQ } from '../units/units.ts'
+import { uncertaintyBy } from '../readings/by-kit.ts'
 import { lastValue } from '../readings/latest.ts'
 import { mapFigure, numbersOf, readFigure, type Figure } from './numbers.ts'
 import { replaceToken, type Token } from './tokens.ts'
@@ -164,12 +165,7 @@ export function readReading(
         plausibleInstead(parameter, typed as Figure, line, numberToken!),
       )
     const middle = figure.kind === 'value' ? figure.value : null
-    const uncertainty =
-      middle === null
-        ? undefined
-        : kit
-          ? kit.uncertainty.abs + (kit.uncertainty.rel ?? 0) * middle
-          : typicalUncertainty(parameter, middle)
+    const uncertainty = middle === null ? undefined : uncertaintyBy(kit, parameter, middle)
     const { unit: _unit, ...result } = figure
     const content: ReadingContent = {
       kind: 'reading',

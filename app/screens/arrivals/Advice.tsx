@@ -2,11 +2,12 @@ import { styled } from 'styled-components'
 import type { ContainerPlan } from '../../../core/acclimation/together.ts'
 import type { Way } from '../../../core/acclimation/ways.ts'
 import type { BagReading } from '../../../core/arrivals/bag-form.ts'
+import { matchingSwap } from '../../../core/arrivals/matching.ts'
 import { WAY_NAMES } from '../../../core/arrivals/step-words.ts'
 import { Bar, Figure, Small, Stack } from '../../look/text.ts'
 import { changeVolume, quantityText } from '../../words/quantities.ts'
 import type { PlanSource } from './plan-source.ts'
-import { matchingSwap, wayFigure } from './way-words.ts'
+import { wayFigure } from './way-words.ts'
 
 const Reasons = styled.ul`
   font-size: 15px;
@@ -38,23 +39,26 @@ const Advised = styled.div`
 /** What is advised, in words with its reasons; the number that is acted on the largest. */
 export function Advice({
   title,
-  container: { comparison },
+  container: { comparison, bag },
   way,
   source,
   question,
+  isSwapped,
 }: {
   title: string | null
   container: ContainerPlan
   way: Way
   source: PlanSource
   question: NonNullable<BagReading['question']>
+  /** Water was swapped, and the tank is to be measured before anything more is. */
+  isSwapped: boolean
 }) {
   const { figure, how } = wayFigure(way)
   const { advised, reasons, keptWarm } = comparison
   const isAdvised = way.kind === advised
   const swap =
-    way.kind === 'match-and-release'
-      ? matchingSwap(source.context.tank.volume?.netL ?? null, question.tank, question.animals[0]!.bag.salinityPsu)
+    way.kind === 'match-and-release' && !isSwapped
+      ? matchingSwap(source.context.tank.volume?.netL ?? null, question.tank, bag.salinityPsu)
       : null
   return (
     <section aria-label={title ? `Advice for ${title}` : 'Advice'}>

@@ -9,7 +9,15 @@ import { BoxPage } from './BoxPage.tsx'
 const SCREENS = {
   '/arrivals/box/:boxId/:step?': <BoxPage />,
 }
-const KINDS = ['sighting', 'dead-on-arrival', 'expected', 'task', 'acclimation-start', 'water-change'] as const
+const KINDS = [
+  'sighting',
+  'dead-on-arrival',
+  'expected',
+  'task',
+  'acclimation-start',
+  'water-change',
+  'reading',
+] as const
 
 const open = (step: string, ...contents: Content[]) =>
   openScreens(SCREENS, KINDS, sampleOf(...TWO_TANKS, ...contents), `/arrivals/box/box/${step}`)
@@ -224,8 +232,38 @@ describe('plan the way', () => {
     // (33 − 26) ∕ 33 of 64.75 L.
     await user.click(await screen.findByRole('button', { name: 'Log the swap of 13.7 L' }))
     await waitFor(() => expect(lines('water-change')[0]?.litres).toBeCloseTo((64.75 * 7) / 33, 2))
-    await user.click(screen.getByRole('checkbox', { name: /Side tub stands at 26.0 psu now/ }))
+    // Once is enough: nothing more is swapped before it is measured.
+    expect(await screen.findByText(/^13.7 L were swapped today .* has not been measured since/)).toBeInTheDocument()
+    expect(screen.queryByRole('button', { name: /^Log the swap/ })).not.toBeInTheDocument()
+    expect(section).not.toHaveTextContent('13.7 L')
+    // Measured and typed, what is left is worked out anew: (28 − 26) ∕ 28 of 64.75 L.
+    const tub = within(screen.getByRole('group', { name: 'Side tub' })).getByLabelText('Salinity')
+    await user.type(tub, '28')
+    expect(await screen.findByRole('button', { name: /^Log the swap of 4\.6\d L/ })).toBeInTheDocument()
+    await user.clear(tub)
+    await user.click(await screen.findByRole('checkbox', { name: /Side tub stands at 26.0 psu now/ }))
     await waitFor(() => expect(start).toBeEnabled())
+    await user.click(start)
+    await waitFor(() => expect(lines('acclimation-start')).toHaveLength(1))
+    expect(lines('reading').at(-1)).toMatchObject({
+      tankId: 'side',
+      parameter: 'salinity',
+      result: { kind: 'value', value: 26 },
+      unit: 'psu',
+    })
+  })
+
+  test('what was ticked of one salinity is not ticked of another', async () => {
+    const { user } = await open('plan', awaited({ hoursInTransit: 48 }))
+    await user.type(within(bag()).getByLabelText('Water round it'), '1.2')
+    const salinity = within(bag()).getByLabelText('Salinity')
+    await user.type(salinity, '26')
+    await user.click(await screen.findByRole('checkbox', { name: /stands at 26.0 psu now/ }))
+    await waitFor(() => expect(screen.getByRole('button', { name: /^Start the float/ })).toBeEnabled())
+    await user.clear(salinity)
+    await user.type(salinity, '27')
+    expect(await screen.findByRole('checkbox', { name: /stands at 27.0 psu now/ })).not.toBeChecked()
+    expect(screen.getByRole('button', { name: /^Start the float/ })).toBeDisabled()
   })
 
   test('two whose limits clash go in two containers, and it says why', async () => {
@@ -244,11 +282,29 @@ describe('plan the way', () => {
     expect(screen.getByRole('button', { name: /^Start the floats/ })).toBeInTheDocument()
   })
 
+  test('of two bags the swap is worked out for the one that the tank is set to, whichever was announced first', async () => {
+    const { user } = await open('plan', awaited({ ...SHRIMP, tankId: 'side' }), awaited())
+    for (const [name, psu] of [
+      ['2 cleaner shrimp', '33'],
+      ['orchid dottyback', '27'],
+    ] as const) {
+      const one = screen.getByRole('group', { name: `Bag of ${name}` })
+      await user.type(within(one).getByLabelText('Water round it'), '1')
+      await user.type(within(one).getByLabelText('Salinity'), psu)
+    }
+    // (33 − 27) ∕ 33 of 64.75 L.
+    const fish = await screen.findByRole('region', { name: 'Advice for orchid dottyback' })
+    await waitFor(() => expect(fish).toHaveTextContent(/11\.8 L/))
+    expect(screen.getByRole('button', { name: 'Log the swap of 11.8 L' })).toBeInTheDocument()
+  })
+
   test('among residents the tank is not set to a bag', async () => {
     const { user } = await open('plan', awaited({ tankId: 'hall' }), arrival('needle', 'hall', 2, 1, 'Needle'))
     await user.type(within(bag()).getByLabelText('Water round it'), '1.2')
     await user.type(within(bag()).getByLabelText('Salinity'), '26')
     expect(await advice()).toHaveTextContent('No way keeps all its limits')
+    // Ticked of an earlier answer it would not be ticked of this one.
+    await waitFor(() => expect(screen.getByRole('region', { name: 'Ways' })).toHaveAttribute('aria-busy', 'false'))
     expect(screen.getByRole('checkbox', { name: /can be set to the bag beforehand/ })).not.toBeChecked()
     await user.click(screen.getByRole('checkbox', { name: /I know that this way does not keep all limits/ }))
     await waitFor(() => expect(screen.getByRole('button', { name: /^Start the float/ })).toBeEnabled())

@@ -1,9 +1,9 @@
 import type { ContainerPlan } from '../../../core/acclimation/together.ts'
 import type { BagReading } from '../../../core/arrivals/bag-form.ts'
+import { matchingSwap, swapContent } from '../../../core/arrivals/matching.ts'
 import { psuWords } from '../../../core/acclimation/words.ts'
-import type { Content } from '../../../core/journal/entry.ts'
-import { iso } from '../../../core/time/zone.ts'
-import { thisInstant } from '../../frame/now.tsx'
+import { momentBeside } from '../../../core/time/words.ts'
+import { thisInstant, useNow } from '../../frame/now.tsx'
 import { useKeeping, UnkeptNote } from '../../journal/keeping.tsx'
 import { useHousehold } from '../../journal/provider.tsx'
 import { Button } from '../../look/buttons.ts'
@@ -11,36 +11,33 @@ import { Bar, Stack } from '../../look/text.ts'
 import { changeVolume, parameterValue, quantityText } from '../../words/quantities.ts'
 import type { PlanSource } from './plan-source.ts'
 import { Tick } from './Tick.ts'
-import { matchingSwap } from './way-words.ts'
 
 /** Setting the tank to the bag before the bag is opened: how much, and that it is done. */
 export function MatchTank({
   source,
   container,
   question,
+  unread,
   isDone,
   onDone,
 }: {
   source: PlanSource
   container: ContainerPlan
   question: NonNullable<BagReading['question']>
+  /** What was swapped since the tank was last measured. */
+  unread: { litres: number; at: number } | null
   isDone: boolean
   onDone: (done: boolean) => void
 }) {
   const { settings } = useHousehold()
+  const now = useNow()
   const { keep, busy, unkept } = useKeeping()
   const { tank } = source.context
   const target = container.bag.salinityPsu
   const said = quantityText(parameterValue('salinity', target, settings.units))
-  const swap = matchingSwap(tank.volume?.netL ?? null, question.tank, target)
+  const swap = unread ? null : matchingSwap(tank.volume?.netL ?? null, question.tank, target)
   const litres = swap && quantityText(changeVolume(swap.litres, settings.units))
-  const log = async () => {
-    const happened = iso(thisInstant())
-    const contents: Content[] = [
-      { kind: 'water-change', happened, tankId: tank.id, litres: swap!.litres, replacement: { salinityPsu: 0 } },
-    ]
-    await keep(contents)
-  }
+  const log = () => keep([swapContent(tank.id, swap!.litres, thisInstant())])
   if (tank.water === 'freshwater')
     return (
       <Tick>
@@ -52,6 +49,14 @@ export function MatchTank({
     )
   return (
     <Stack $gap={8}>
+      {unread && (
+        <Bar $tone="soon">
+          {quantityText(changeVolume(unread.litres, settings.units))} were swapped{' '}
+          {momentBeside(unread.at, now, settings.clock)}, and {tank.name} has not been measured since. Measure it after
+          a quarter of an hour of flow. If it stands elsewhere than at {said}, type that as its salinity beside the
+          plan: what is left to swap is worked out anew.
+        </Bar>
+      )}
       {swap && (
         <Bar $tone="soon">
           {swap.withWhat === 'fresh'
@@ -71,7 +76,8 @@ export function MatchTank({
       <Tick>
         <input type="checkbox" checked={isDone} onChange={(event) => onDone(event.target.checked)} />
         <span>
-          {tank.name} stands at {said} now, measured with the instrument that will measure the bag.
+          {tank.name} stands at {said} now, measured with the instrument that will measure the bag. It is kept as a
+          reading.
         </span>
       </Tick>
     </Stack>

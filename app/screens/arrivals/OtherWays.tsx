@@ -65,8 +65,8 @@ function WaysFromHere({ run, followed }: { run: Run; followed: Followed }) {
     }
     // eslint-disable-next-line react-hooks/exhaustive-deps -- only what was done and measured asks anew, not each second
   }, [run, followed.measured.length, followed.scoops, followed.mlPerMinute])
-  const { plan, isBehind } = useComparison(question)
-  const comparison = plan?.containers[0]?.comparison
+  const { answered, isBehind } = useComparison(question)
+  const comparison = answered?.plan.containers[0]?.comparison
   const take = ({ kind, method }: Way) => {
     const happened = iso(thisInstant())
     const contents: Content[] = [

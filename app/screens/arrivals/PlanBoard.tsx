@@ -1,9 +1,10 @@
-import { useDeferredValue, useMemo, useState } from 'react'
+import { useCallback, useDeferredValue, useMemo, useState } from 'react'
 import { useNavigate } from 'react-router'
 import { styled } from 'styled-components'
 import type { ContainerPlan } from '../../../core/acclimation/together.ts'
 import type { Way } from '../../../core/acclimation/ways.ts'
 import { bagField, readBagForm, type BagReading } from '../../../core/arrivals/bag-form.ts'
+import { matchedReading, swappedUnread } from '../../../core/arrivals/matching.ts'
 import { runStarted } from '../../../core/arrivals/start.ts'
 import { timeOf } from '../../../core/time/words.ts'
 import { MS_PER_MINUTE } from '../../../core/time/zone.ts'
@@ -22,7 +23,7 @@ import { useDraft } from './draft.ts'
 import { MatchTank } from './MatchTank.tsx'
 import { Tick } from './Tick.ts'
 import type { PlanSource } from './plan-source.ts'
-import { useComparison } from './useComparison.ts'
+import { useComparison, type Answered } from './useComparison.ts'
 import { Ways } from './Ways.tsx'
 
 const Layout = styled.div`
@@ -55,11 +56,10 @@ export function PlanBoard({ source }: { source: PlanSource }) {
   // What is typed wrong leaves the last good plan where it was, dimmed.
   const [good, setGood] = useState(read)
   if (read.question !== null && read !== good) setGood(read)
-  const answer = useComparison(good.question)
+  const { answered, refusal, ...asked } = useComparison(good.question)
   // The keys come first: the curves are drawn when no frame waits for them.
-  const plan = useDeferredValue(answer.plan)
-  const isBehind = answer.isBehind || plan !== answer.plan
-  const { refusal } = answer
+  const shown = useDeferredValue(answered)
+  const isBehind = asked.isBehind || shown !== answered
   const type = (id: string, value: string) => {
     setTouched((before) => (before.has(id) ? before : new Set([...before, id])))
     change(id, value)
@@ -73,7 +73,7 @@ export function PlanBoard({ source }: { source: PlanSource }) {
       {!isPhone && fields('all')}
       <Stack $gap={22}>
         {isPhone && fields('bag')}
-        {plan && good.question ? (
+        {shown && good.question ? (
           <>
             {read.question === null && (
               <Bar $tone="act" role="status">
@@ -84,7 +84,7 @@ export function PlanBoard({ source }: { source: PlanSource }) {
             <Containers
               source={source}
               read={good}
-              plan={plan}
+              answered={shown}
               isBehind={isBehind || read.question === null}
               onStarted={forget}
             />
@@ -111,45 +111,60 @@ export function PlanBoard({ source }: { source: PlanSource }) {
 interface ContainersProps {
   source: PlanSource
   read: BagReading
-  plan: NonNullable<ReturnType<typeof useComparison>['plan']>
+  answered: Answered
   isBehind: boolean
   onStarted: () => void
 }
 
 /** One container or two: which, why, and for each the advice and the ways. */
-function Containers({ source, read, plan, isBehind, onStarted }: ContainersProps) {
-  const { settings } = useHousehold()
+function Containers({ source, read, answered: { plan, question }, isBehind, onStarted }: ContainersProps) {
+  const { journal, settings } = useHousehold()
   const now = useNow()
   const navigate = useNavigate()
   const { keep, busy, unkept } = useKeeping()
   const { containers, why } = plan
   const [picked, setPicked] = useState<Readonly<Record<string, Way['kind']>>>({})
   const [wait, setWait] = useState(0)
-  const [knows, setKnows] = useState(false)
-  const [isMatched, setIsMatched] = useState(false)
-  const question = read.question!
+  // What was ticked was ticked of these words and of this water: of others it says nothing.
+  const [known, setKnown] = useState<string | null>(null)
+  const [matchedTo, setMatchedTo] = useState<number | null>(null)
+  const pick = useCallback(
+    (container: ContainerPlan, kind: Way['kind']) =>
+      setPicked((before) => ({ ...before, [container.ids.join(' ')]: kind })),
+    [],
+  )
+  const { tank } = source.context
   const wayOf = (container: ContainerPlan): Way => {
     const { ways } = container.comparison
     return ways.find(({ kind }) => kind === picked[container.ids.join(' ')]) ?? ways[0]!
   }
   const chosen = containers.map((container) => ({ container, way: wayOf(container) }))
-  const broken = chosen.flatMap(({ way }) => way.broken.map(({ words }) => words))
-  const toMatch = chosen.find(({ way }) => way.kind === 'match-and-release')
+  const broken = chosen.flatMap(({ way }) => way.broken.map(({ words }) => words)).join('; ')
+  const knows = known === broken
+  const toMatch = chosen.find(({ way }) => way.kind === 'match-and-release')?.container
+  const bagDecides =
+    (toMatch && (tank.water === 'freshwater' ? toMatch.bag.alkalinityDkh : toMatch.bag.salinityPsu)) ?? null
+  const isMatched = toMatch !== undefined && matchedTo === bagDecides
+  // Typed beside the plan, the tank's salinity is known again.
+  const unread =
+    question.tank.salinityPsu === source.context.water.salinityPsu.value ? swappedUnread(journal, tank.id) : null
   const start = async () => {
     allowSound()
+    const now = thisInstant()
     const runs = chosen.map(({ container, way }) =>
       runStarted({
         ...source,
         from: source.context.from?.tank ?? null,
-        tank: source.context.tank,
+        tank,
         read,
         container,
         way,
         runId: newId(),
-        now: thisInstant(),
+        now,
       }),
     )
-    const kept = await keep(runs.flatMap(({ contents }) => contents))
+    const measured = toMatch ? matchedReading(journal, tank, toMatch.bag.salinityPsu, now) : []
+    const kept = await keep([...measured, ...runs.flatMap(({ contents }) => contents)])
     if (!kept) return
     onStarted()
     void navigate(`/arrivals/run/${runs[0]!.runId}`)
@@ -157,7 +172,7 @@ function Containers({ source, read, plan, isBehind, onStarted }: ContainersProps
   const names = (ids: readonly string[]) =>
     listed(ids.map((id) => source.context.animals.find((animal) => animal.id === id)?.name ?? id))
   const isAssumed = source.context.animals.some(({ id }) => read.guessed.includes(bagField(id, 'salinityPsu')))
-  const mustAsk = (broken.length > 0 && !knows) || (toMatch !== undefined && !isMatched)
+  const mustAsk = (broken !== '' && !knows) || (toMatch !== undefined && !isMatched)
   const float = question.float.minutes
   return (
     <Stack $gap={20}>
@@ -176,6 +191,7 @@ function Containers({ source, read, plan, isBehind, onStarted }: ContainersProps
           way={way}
           source={source}
           question={question}
+          isSwapped={unread !== null}
         />
       ))}
       <Stack $gap={10}>
@@ -190,18 +206,21 @@ function Containers({ source, read, plan, isBehind, onStarted }: ContainersProps
         {toMatch && (
           <MatchTank
             source={source}
-            container={toMatch.container}
+            container={toMatch}
             question={question}
+            unread={unread}
             isDone={isMatched}
-            onDone={setIsMatched}
+            onDone={(done) => setMatchedTo(done ? bagDecides : null)}
           />
         )}
-        {broken.length > 0 && (
+        {broken !== '' && (
           <Tick>
-            <input type="checkbox" checked={knows} onChange={(event) => setKnows(event.target.checked)} />
-            <span>
-              I know that this way does not keep all limits: {broken.join('; ')}. It is written into the journal.
-            </span>
+            <input
+              type="checkbox"
+              checked={knows}
+              onChange={(event) => setKnown(event.target.checked ? broken : null)}
+            />
+            <span>I know that this way does not keep all limits: {broken}. It is written into the journal.</span>
           </Tick>
         )}
         {unkept && <UnkeptNote unkept={unkept} />}
@@ -222,16 +241,20 @@ function Containers({ source, read, plan, isBehind, onStarted }: ContainersProps
       {chosen.map(({ container, way }) => {
         const key = container.ids.join(' ')
         return (
-          <section key={key} aria-label={containers.length > 1 ? `Ways for ${names(container.ids)}` : 'Ways'}>
+          <section
+            key={key}
+            aria-label={containers.length > 1 ? `Ways for ${names(container.ids)}` : 'Ways'}
+            aria-busy={isBehind}
+            style={{ opacity: isBehind ? 0.55 : 1 }}
+          >
             {containers.length > 1 && <Heading as="h2">{names(container.ids)}</Heading>}
             <Ways
               container={container}
               question={question}
               picked={way.kind}
-              onPick={(kind) => setPicked((before) => ({ ...before, [key]: kind }))}
+              onPick={pick}
               wait={wait}
               onWait={setWait}
-              isBehind={isBehind}
             />
           </section>
         )

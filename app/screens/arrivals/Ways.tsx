@@ -1,4 +1,4 @@
-import { useMemo, useRef } from 'react'
+import { memo, useMemo, useRef } from 'react'
 import { Slider, SliderThumb, SliderTrack } from 'react-aria-components'
 import { styled } from 'styled-components'
 import type { ContainerPlan } from '../../../core/acclimation/together.ts'
@@ -11,7 +11,7 @@ import { useHousehold } from '../../journal/provider.tsx'
 import { useIsPhone, useWidth } from '../../look/useWidth.ts'
 import { Figure, Small, Stack } from '../../look/text.ts'
 import { CurveColumn, LEFT, RIGHT } from './CurveColumn.tsx'
-import { domainOf, quantitiesOf } from './curves.ts'
+import { domainOf, quantitiesOf, type Quantity } from './curves.ts'
 import { wayCaption, wayFigure, wayLabel } from './way-words.ts'
 
 /** Every way a column; heads, verdicts, curves and captions stand level. */
@@ -128,11 +128,9 @@ interface WaysProps {
   container: ContainerPlan
   question: BoxQuestion
   picked: Way['kind']
-  onPick: (kind: Way['kind']) => void
+  onPick: (container: ContainerPlan, kind: Way['kind']) => void
   wait: number
   onWait: (minutes: number) => void
-  /** The curves are of an earlier answer. */
-  isBehind: boolean
 }
 
 /** The question behind a container's ways, with the opened bag left standing for some minutes. */
@@ -158,60 +156,62 @@ export function questionOf(container: ContainerPlan, question: BoxQuestion, wait
   }
 }
 
-/** The ways side by side: their curves against what the animal bears, and what waiting does to them. */
-export function Ways({ container, question, picked, onPick, wait, onWait, isBehind }: WaysProps) {
+/**
+ * The ways side by side: their curves against what the animal bears, and what waiting does to them. Drawn anew only for
+ * another answer: a key in a field must not wait for forty curves.
+ */
+export const Ways = memo(function Ways({ container, question, picked, onPick, wait, onWait }: WaysProps) {
   const { settings } = useHousehold()
   const { units } = settings
   const isPhone = useIsPhone()
   const box = useRef<HTMLDivElement>(null)
   const width = useWidth(box)
-  const { comparison, limits, bag } = container
+  const { comparison, limits } = container
   const ways = useMemo(
     () =>
       wait === 0 ? comparison.ways : comparison.ways.map((way) => waited(questionOf(container, question, wait), way)),
     [comparison, container, question, wait],
   )
-  const shown = isPhone ? ways.filter(({ kind }) => kind === picked) : ways
   const floated = question.float.minutes
   const until = Math.max(
     floated + 60,
     Math.min(Math.max(...ways.map(({ moveAt }) => moveAt)) + 10, Math.max(120, 2.5 * limits.maxMinutes)),
   )
-  const columns = shown.map((way) => ({
-    way,
-    quantities: quantitiesOf(
-      targetOf({ setting: { ...question, bag, tank: container.tank }, way: way.kind }),
-      limits,
-      units,
-    ),
-  }))
-  const rows = columns[0]?.quantities ?? []
-  const domains = rows.map((_, i) =>
-    columns
-      .map(({ way, quantities }) =>
-        domainOf(
-          quantities[i]!,
-          [way.points, way.beyond].map((points) => points.filter(({ minute }) => minute <= until)),
+  const all = useMemo(
+    () =>
+      ways.map((way) => ({
+        way,
+        quantities: quantitiesOf(
+          targetOf({ setting: { ...question, bag: container.bag, tank: container.tank }, way: way.kind }),
+          limits,
+          units,
         ),
-      )
-      .reduce((a, b) => [Math.min(a[0], b[0]), Math.max(a[1], b[1])]),
+      })),
+    [ways, question, container, limits, units],
   )
-  const columnWidth = Math.floor((width - 16 * (shown.length - 1)) / Math.max(1, shown.length))
+  const columns = useMemo(
+    () => (isPhone ? all.filter(({ way }) => way.kind === picked) : all),
+    // On the desk every way is shown, whichever is picked.
+    // eslint-disable-next-line react-hooks/exhaustive-deps
+    [all, isPhone, isPhone && picked],
+  )
+  const domains = useMemo(() => domainsOf(columns, until), [columns, until])
+  const columnWidth = Math.floor((width - 16 * (columns.length - 1)) / Math.max(1, columns.length))
   const mostWait = Math.min(MOST_WAIT, until - floated)
   return (
     <Stack $gap={10}>
       {isPhone && (
         <Tabs role="group" aria-label="Ways">
           {ways.map(({ kind }) => (
-            <button key={kind} type="button" aria-pressed={kind === picked} onClick={() => onPick(kind)}>
+            <button key={kind} type="button" aria-pressed={kind === picked} onClick={() => onPick(container, kind)}>
               {WAY_NAMES[kind]}
             </button>
           ))}
         </Tabs>
       )}
-      <div ref={box} style={{ opacity: isBehind ? 0.55 : 1 }} aria-busy={isBehind}>
+      <div ref={box}>
         {width > 0 && (
-          <Columns $count={shown.length}>
+          <Columns $count={columns.length}>
             {columns.map(({ way, quantities }, i) => {
               const { figure } = wayFigure(way)
               return (
@@ -219,7 +219,7 @@ export function Ways({ container, question, picked, onPick, wait, onWait, isBehi
                   {isPhone ? (
                     <span />
                   ) : (
-                    <Head type="button" aria-pressed={way.kind === picked} onClick={() => onPick(way.kind)}>
+                    <Head type="button" aria-pressed={way.kind === picked} onClick={() => onPick(container, way.kind)}>
                       <strong>{WAY_NAMES[way.kind]}</strong>
                       <Figure $size={19}>{figure}</Figure>
                       <Small>
@@ -273,7 +273,20 @@ export function Ways({ container, question, picked, onPick, wait, onWait, isBehi
       <WaitWords ways={ways} picked={picked} wait={wait} limit={limits.maxFreeAmmoniaMgPerL} floated={floated} />
     </Stack>
   )
-}
+})
+
+/** One range a row for all columns, so that they can be read across. */
+const domainsOf = (columns: readonly { way: Way; quantities: readonly Quantity[] }[], until: number) =>
+  (columns[0]?.quantities ?? []).map((_, i) =>
+    columns
+      .map(({ way, quantities }) =>
+        domainOf(
+          quantities[i]!,
+          [way.points, way.beyond].map((points) => points.filter(({ minute }) => minute <= until)),
+        ),
+      )
+      .reduce((a, b) => [Math.min(a[0], b[0]), Math.max(a[1], b[1])]),
+  )
 
 const NONE: never[] = []
 

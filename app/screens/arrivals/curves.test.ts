@@ -3,7 +3,7 @@ import { playOut, type Setting } from '../../../core/acclimation/simulate.ts'
 import { compareWays } from '../../../core/acclimation/ways.ts'
 import { METRIC } from '../../../core/household/settings.ts'
 import { domainOf, minuteTicks, pathOf, quantitiesOf } from './curves.ts'
-import { matchingSwap, wayCaption, wayFigure, wayLabel } from './way-words.ts'
+import { wayCaption, wayFigure, wayLabel } from './way-words.ts'
 
 const setting: Setting = {
   bag: { volumeL: 1, temperatureC: 22, salinityPsu: 31, pH: 7.4, alkalinityDkh: 7, tanMgPerL: 0.4 },
@@ -102,19 +102,5 @@ describe('a way in words', () => {
       `Across at minute ${way.moveAt}: ${last.salinityPsu.toFixed(1)} psu`,
     )
     expect(wayCaption(way, limits, METRIC)).toContain(`${Math.round(last.bagWaterFraction * 100)} % bag water`)
-  })
-})
-
-describe('a tank set to a bag', () => {
-  test('down by fresh water: the share of its salt that has to go', () => {
-    const swap = matchingSwap(60, { ...setting.tank, salinityPsu: 33 }, 27.5)!
-    expect(swap).toMatchObject({ withWhat: 'fresh', litres: 10 })
-    // Ten of sixty litres out, fresh water in: 33 · 50 ∕ 60.
-    expect((33 * (60 - swap.litres)) / 60).toBeCloseTo(27.5, 9)
-  })
-  test('up there is no one answer; close enough there is nothing to do; without a volume nothing is made up', () => {
-    expect(matchingSwap(60, setting.tank, 35)).toMatchObject({ withWhat: 'salt' })
-    expect(matchingSwap(60, setting.tank, 33.02)).toBeNull()
-    expect(matchingSwap(null, setting.tank, 27)).toBeNull()
   })
 })

@@ -1,4 +1,5 @@
 import { keepPreviousData, useQuery } from '@tanstack/react-query'
+import { useMemo } from 'react'
 import type { BoxPlan, BoxQuestion } from '../../../core/acclimation/together.ts'
 import type { Result } from '../../../core/result/result.ts'
 import { coreThread } from '../../worker/thread.ts'
@@ -22,11 +23,17 @@ function ask(question: BoxQuestion, signal: AbortSignal): Promise<Result<BoxPlan
   return answer
 }
 
+/** A plan, and the question that it answers: what is typed meanwhile is another. */
+export interface Answered {
+  plan: BoxPlan
+  question: BoxQuestion
+}
+
 /** The ways of a box, worked out in the worker; the last answer stays while a new one is on its way. */
 export function useComparison(question: BoxQuestion | null) {
   const { data, isPlaceholderData, isFetching } = useQuery({
     queryKey: ['acclimation', question],
-    queryFn: ({ signal }) => ask(question!, signal),
+    queryFn: async ({ signal }) => ({ question: question!, result: await ask(question!, signal) }),
     enabled: question !== null,
     placeholderData: keepPreviousData,
     // Thousands of points: comparing them one by one would cost more than drawing them.
@@ -35,9 +42,13 @@ export function useComparison(question: BoxQuestion | null) {
     gcTime: 60_000,
     retry: false,
   })
+  const answered = useMemo(
+    (): Answered | null => (data?.result.ok ? { plan: data.result.value, question: data.question } : null),
+    [data],
+  )
   return {
-    plan: data?.ok ? data.value : null,
-    refusal: data && !data.ok ? data.error : null,
+    answered,
+    refusal: data && !data.result.ok ? data.result.error : null,
     /** The answer shown is not yet the one to what is typed. */
     isBehind: question === null || isPlaceholderData || (isFetching && !data),
   }

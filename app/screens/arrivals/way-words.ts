@@ -1,5 +1,4 @@
 import type { Way } from '../../../core/acclimation/ways.ts'
-import type { Setting } from '../../../core/acclimation/simulate.ts'
 import { mindsSalinity } from '../../../core/acclimation/limits.ts'
 import type { Limits } from '../../../core/acclimation/trials.ts'
 import { dripWords, waterWords, WAY_NAMES } from '../../../core/arrivals/step-words.ts'
@@ -48,17 +47,3 @@ export function wayCaption(way: Way, limits: Limits, units: UnitHabits): string 
 /** Everything the picture of a way shows, for whoever does not see it. */
 export const wayLabel = (way: Way, limits: Limits, units: UnitHabits): string =>
   `${WAY_NAMES[way.kind]}: ${wayCaption(way, limits, units)}`
-
-/** Litres to swap so that a tank takes a bag's salinity, and with what; null where nothing has to be done. */
-export function matchingSwap(
-  netL: number | null,
-  from: Setting['tank'],
-  toPsu: number,
-): { litres: number; withWhat: 'fresh' | 'salt'; apart: number } | null {
-  const apart = toPsu - from.salinityPsu
-  if (netL === null || Math.abs(apart) < 0.05) return null
-  return apart < 0
-    ? { litres: (netL * -apart) / from.salinityPsu, withWhat: 'fresh', apart }
-    : // Upwards by water of brine strength there is no one answer: by dry salt, in steps.
-      { litres: 0, withWhat: 'salt', apart }
-}
