@@ -1,4 +1,4 @@
-import { useId } from 'react'
+import { memo, useId } from 'react'
 import { styled } from 'styled-components'
 import {
   bagField,
@@ -88,36 +88,50 @@ const More = styled.details`
 `
 
 interface FieldProps {
+  /** Of the field among the form's. */
+  name: string
   label: string
   value: string
   unit: string
   fault: Fault | undefined
   /** What stands for an empty field, and why. */
-  taken?: { text: string; why: string } | undefined
+  taken?: string | undefined
+  why?: string | undefined
   /** Stands under a field that nothing is assumed for. */
   note?: string | undefined
-  onChange: (value: string) => void
+  onChange: (name: string, value: string) => void
 }
 
-function FigureInput({ label, value, unit, fault, taken, note, onChange }: FieldProps) {
+/** Drawn anew only when something of its own is new: there may be forty of them, and a key changes one. */
+const FigureInput = memo(function FigureInput({
+  name,
+  label,
+  value,
+  unit,
+  fault,
+  taken,
+  why,
+  note,
+  onChange,
+}: FieldProps) {
   const id = useId()
-  const hint = taken ? (value.trim() === '' ? taken.why : undefined) : note
+  const hint = taken === undefined ? note : value.trim() === '' ? why : undefined
   return (
-    <FieldShell id={id} label={label} problem={fault} hint={hint} onPick={onChange}>
+    <FieldShell id={id} label={label} problem={fault} hint={hint} onPick={(picked) => onChange(name, picked)}>
       <Row>
         <Input
           {...described(id, hint, fault)}
           value={value}
-          placeholder={taken?.text}
+          placeholder={taken}
           inputMode="decimal"
           autoComplete="off"
-          onChange={(event) => onChange(event.target.value)}
+          onChange={(event) => onChange(name, event.target.value)}
         />
         {unit && <span>{unit}</span>}
       </Row>
     </FieldShell>
   )
-}
+})
 
 const ASSUMED = 'assumed'
 
@@ -138,18 +152,19 @@ export function BagFields({ values, context, read, touched, onChange, part }: Ba
   const { animals, tank, water, from, units } = context
   const figures = BAG_FIGURES.filter((id) => tank.water === 'marine' || id !== 'salinityPsu')
   const field = (id: string) => ({
+    name: id,
     value: values[id] ?? '',
     // A needed field that nobody has come to yet is not scolded.
     fault: touched.has(id) || (values[id] ?? '') !== '' ? read.faults[id] : undefined,
-    onChange: (value: string) => onChange(id, value),
+    onChange,
   })
   const taken = (id: string, why = ASSUMED) =>
-    read.assumed[id] === undefined ? undefined : { text: read.assumed[id], why }
+    read.assumed[id] === undefined ? undefined : { taken: read.assumed[id], why }
   const readWhen = (figure: WaterFigure) => {
     const at = water[figure].readAt
     return at === null
       ? taken(tankField(figure))
-      : { text: typedFigure(figure, water[figure].value, units), why: `read ${momentBeside(at, now, settings.clock)}` }
+      : { taken: typedFigure(figure, water[figure].value, units), why: `read ${momentBeside(at, now, settings.clock)}` }
   }
   /** Litres that stand for an empty field, in the household's measure beside. */
   const takenLitres = (id: string) =>
@@ -171,7 +186,7 @@ export function BagFields({ values, context, read, touched, onChange, part }: Ba
           label="Hours on the way"
           unit="h"
           {...field('hours')}
-          taken={context.hours === null ? undefined : { text: String(context.hours), why: 'as announced' }}
+          {...(context.hours !== null && { taken: String(context.hours), why: 'as announced' })}
         />
       )}
       {animals.map((animal) => (
@@ -192,7 +207,7 @@ export function BagFields({ values, context, read, touched, onChange, part }: Ba
                 label={figureLabel(id, tank.water)}
                 unit={figureUnit(id, units)}
                 {...field(bagField(animal.id, id))}
-                taken={taken(
+                {...taken(
                   bagField(animal.id, id),
                   from ? (from.water[id].readAt === null ? ASSUMED : `read in ${from.tank.name}`) : ASSUMED,
                 )}
@@ -214,7 +229,7 @@ export function BagFields({ values, context, read, touched, onChange, part }: Ba
               label={figureLabel(id, tank.water)}
               unit={figureUnit(id, units)}
               {...field(tankField(id))}
-              taken={readWhen(id)}
+              {...readWhen(id)}
             />
           ))}
         </Pair>
@@ -223,10 +238,10 @@ export function BagFields({ values, context, read, touched, onChange, part }: Ba
       <Stack $gap={12} role="group" aria-label="Container and room">
         <Heading as="h2">Container and room</Heading>
         <Pair>
-          <FigureInput label="Holds" unit="L" {...field('capacity')} taken={takenLitres('capacity')} />
-          <FigureInput label="Poured off to" unit="L" {...field('leave')} taken={takenLitres('leave')} />
-          <FigureInput label="Room" unit={figureUnit('temperatureC', units)} {...field('room')} taken={taken('room')} />
-          <FigureInput label="Float" unit="min" {...field('float')} taken={taken('float')} />
+          <FigureInput label="Holds" unit="L" {...field('capacity')} {...takenLitres('capacity')} />
+          <FigureInput label="Poured off to" unit="L" {...field('leave')} {...takenLitres('leave')} />
+          <FigureInput label="Room" unit={figureUnit('temperatureC', units)} {...field('room')} {...taken('room')} />
+          <FigureInput label="Float" unit="min" {...field('float')} {...taken('float')} />
         </Pair>
         {tick('warm', false, 'Kept warm: a float collar, or warm packs')}
         {tick('air', false, 'An air stone in the container: oxygen in, but the gas out sooner')}
@@ -262,7 +277,7 @@ function LimitFields({
   animal: BagContext['animals'][number]
   context: BagContext
   read: BagReading
-  field: (id: string) => Pick<FieldProps, 'value' | 'fault' | 'onChange'>
+  field: (id: string) => Pick<FieldProps, 'name' | 'value' | 'fault' | 'onChange'>
 }) {
   const own = read.limits.get(animal.id)
   if (!own) return null
@@ -298,10 +313,8 @@ function LimitFields({
                 label={label}
                 unit={unit}
                 {...field(limitField(animal.id, id))}
-                taken={{
-                  text: String(known.limits[id]),
-                  why: ['handbook', inOwn(id, known.limits[id]!)].filter(Boolean).join(', '),
-                }}
+                taken={String(known.limits[id])}
+                why={['handbook', inOwn(id, known.limits[id]!)].filter(Boolean).join(', ')}
               />
             ),
           )}

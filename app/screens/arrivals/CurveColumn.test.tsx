@@ -3,7 +3,7 @@ import { limitsFor } from '../../../core/acclimation/limits.ts'
 import { playOut, type Setting } from '../../../core/acclimation/simulate.ts'
 import { METRIC } from '../../../core/household/settings.ts'
 import { CurveColumn, LEFT, RIGHT } from './CurveColumn.tsx'
-import { domainOf, quantitiesOf } from './curves.ts'
+import { domainOf, minuteTicks, quantitiesOf } from './curves.ts'
 
 const setting: Setting = {
   bag: { volumeL: 1, temperatureC: 22, salinityPsu: 31, pH: 6.8, alkalinityDkh: 7, tanMgPerL: 6 },
@@ -18,6 +18,7 @@ const quantities = quantitiesOf(setting, limits, METRIC)
 const domains = quantities.map((quantity) => domainOf(quantity, [points]))
 const UNTIL = 60
 const WIDTH = 400
+const PLOT = WIDTH - LEFT - RIGHT
 const xOf = (minute: number) => LEFT + (minute / UNTIL) * (WIDTH - LEFT - RIGHT)
 
 function draw(more: Partial<Parameters<typeof CurveColumn>[0]> = {}) {
@@ -62,16 +63,33 @@ test('only what is off at the move is drawn as off', () => {
   expect(draw().figures('.over')).toEqual(off.map(({ text, of }) => text(of(at))))
 })
 
-test('proven is solid, expected is dotted, and they meet where the last is known', () => {
+test('proven is solid, expected is dotted, and they meet where the last is known, in every row', () => {
   const { all } = draw()
-  const paths = all('path[stroke="var(--ink)"]')
-  const [solid, dotted] = [false, true].map((dashes) =>
-    paths.filter((path) => path.hasAttribute('stroke-dasharray') === dashes),
-  )
-  expect(solid).toHaveLength(quantities.length)
-  expect(dotted).toHaveLength(quantities.length)
-  const ends = (path: Element) => path.getAttribute('d')!.split(/[ML]/).filter(Boolean)
-  expect(ends(solid![0]!).at(-1)).toBe(ends(dotted![0]!)[0])
+  const [solid, dotted] = ['known', 'hoped'].map((kind) => all(`[data-curve=${kind}]`)[0]!)
+  expect([solid, dotted].map((path) => path!.hasAttribute('stroke-dasharray'))).toEqual([false, true])
+  const rowsOf = (path: Element) => path.getAttribute('d')!.split('M').filter(Boolean)
+  const starts = rowsOf(dotted!).map((row) => row.split('L')[0])
+  expect(rowsOf(solid!).map((row) => row.split('L').at(-1))).toEqual(starts)
+  expect(starts).toHaveLength(quantities.length)
+})
+
+test('what passes the limit of free ammonia is drawn once more as passed, and only then', () => {
+  expect(draw().all('[data-over] path').length).toBeGreaterThan(0)
+})
+
+test('nothing is passed where nothing reaches the limit', () => {
+  const mild = playOut({ ...setting, bag: { ...setting.bag, tanMgPerL: 0.1 } }, null, 30)
+  expect(draw({ known: [], hoped: mild }).all('[data-over]')).toEqual([])
+})
+
+test('the scales stand beside the first column alone', () => {
+  expect(draw().figures('text:not([class])').length).toBe(2 * quantities.length + minuteTicks(UNTIL, PLOT).length)
+})
+
+test('a column beside it has the minutes only', () => {
+  const { figures } = draw({ named: false })
+  expect(figures('text:not([class])')[0]).toBe('0 min')
+  expect(figures('.name')).toEqual([])
 })
 
 test('uprights stand at the opening, the move, now and the wait that is dragged', () => {
@@ -105,8 +123,9 @@ test('what was measured is a ring on its own row, at its minute', () => {
 
 test('of a run what is expected is hatched, from now to its last minute', () => {
   const [first] = draw({ now: 30 }).all('[data-expected]')
-  expect(Number(first!.getAttribute('x'))).toBeCloseTo(xOf(30), 6)
-  expect(Number(first!.getAttribute('x')) + Number(first!.getAttribute('width'))).toBeCloseTo(xOf(UNTIL), 6)
+  const [from, length] = /^M([\d.]+) [\d.]+h([\d.]+)/.exec(first!.getAttribute('d')!)!.slice(1).map(Number)
+  expect(from).toBeCloseTo(xOf(30), 6)
+  expect(from! + length!).toBeCloseTo(xOf(UNTIL), 6)
 })
 
 test.each([

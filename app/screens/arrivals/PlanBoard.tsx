@@ -1,4 +1,4 @@
-import { useCallback, useDeferredValue, useMemo, useState } from 'react'
+import { useCallback, useDeferredValue, useEffect, useMemo, useState } from 'react'
 import { useNavigate } from 'react-router'
 import { styled } from 'styled-components'
 import type { ContainerPlan } from '../../../core/acclimation/together.ts'
@@ -42,6 +42,32 @@ const Waiting = styled.div`
   color: var(--quiet);
 `
 
+/** What is out of sight is neither laid out nor painted with each key. */
+const Answer = styled.section`
+  content-visibility: auto;
+  contain-intrinsic-size: auto 620px;
+  &[data-late] {
+    opacity: 0.55;
+  }
+`
+
+/** An answer that comes sooner than this replaces the old one without dimming it first. */
+const LATE_MS = 250
+
+/** Whether something has been so for longer than an eye would call at once. */
+function useLate(isSo: boolean): boolean {
+  const [isLate, setIsLate] = useState(false)
+  useEffect(() => {
+    if (!isSo) return
+    const timer = setTimeout(() => setIsLate(true), LATE_MS)
+    return () => {
+      clearTimeout(timer)
+      setIsLate(false)
+    }
+  }, [isSo])
+  return isLate
+}
+
 const enough = ({ context }: PlanSource) =>
   context.from ? 'Litres are enough to begin' : 'Hours and litres are enough to begin'
 
@@ -60,10 +86,13 @@ export function PlanBoard({ source }: { source: PlanSource }) {
   // The keys come first: the curves are drawn when no frame waits for them.
   const shown = useDeferredValue(answered)
   const isBehind = asked.isBehind || shown !== answered
-  const type = (id: string, value: string) => {
-    setTouched((before) => (before.has(id) ? before : new Set([...before, id])))
-    change(id, value)
-  }
+  const type = useCallback(
+    (id: string, value: string) => {
+      setTouched((before) => (before.has(id) ? before : new Set([...before, id])))
+      change(id, value)
+    },
+    [change],
+  )
   const fields = (part: 'bag' | 'rest' | 'all') => (
     <BagFields values={values} context={context} read={read} touched={touched} onChange={type} part={part} />
   )
@@ -123,6 +152,7 @@ function Containers({ source, read, answered: { plan, question }, isBehind, onSt
   const navigate = useNavigate()
   const { keep, busy, unkept } = useKeeping()
   const { containers, why } = plan
+  const isLate = useLate(isBehind)
   const [picked, setPicked] = useState<Readonly<Record<string, Way['kind']>>>({})
   const [wait, setWait] = useState(0)
   // What was ticked was ticked of these words and of this water: of others it says nothing.
@@ -238,14 +268,14 @@ function Containers({ source, read, answered: { plan, question }, isBehind, onSt
           </Small>
         </Line>
       </Stack>
-      {chosen.map(({ container, way }) => {
-        const key = container.ids.join(' ')
+      {chosen.map(({ container, way }, i) => {
         return (
-          <section
-            key={key}
+          // By its place: another split of the box draws new curves in the same columns.
+          <Answer
+            key={i}
             aria-label={containers.length > 1 ? `Ways for ${names(container.ids)}` : 'Ways'}
             aria-busy={isBehind}
-            style={{ opacity: isBehind ? 0.55 : 1 }}
+            data-late={isLate || undefined}
           >
             {containers.length > 1 && <Heading as="h2">{names(container.ids)}</Heading>}
             <Ways
@@ -256,7 +286,7 @@ function Containers({ source, read, answered: { plan, question }, isBehind, onSt
               wait={wait}
               onWait={setWait}
             />
-          </section>
+          </Answer>
         )
       })}
     </Stack>

@@ -1,4 +1,4 @@
-import { memo, useMemo, useRef } from 'react'
+import { memo, useCallback, useMemo, useRef } from 'react'
 import { Slider, SliderThumb, SliderTrack } from 'react-aria-components'
 import { styled } from 'styled-components'
 import type { ContainerPlan } from '../../../core/acclimation/together.ts'
@@ -9,15 +9,14 @@ import { waited, type Question, type Way } from '../../../core/acclimation/ways.
 import { WAY_NAMES } from '../../../core/arrivals/step-words.ts'
 import { useHousehold } from '../../journal/provider.tsx'
 import { useIsPhone, useWidth } from '../../look/useWidth.ts'
-import { Figure, Small, Stack } from '../../look/text.ts'
-import { CurveColumn, LEFT, RIGHT } from './CurveColumn.tsx'
+import { Stack } from '../../look/text.ts'
+import { LEFT, LEFT_BARE, RIGHT } from './CurveColumn.tsx'
 import { domainOf, quantitiesOf, type Quantity } from './curves.ts'
-import { wayCaption, wayFigure, wayLabel } from './way-words.ts'
+import { WayColumn, type WayModel } from './WayColumn.tsx'
 
 /** Every way a column; heads, verdicts, curves and captions stand level. */
-const Columns = styled.div<{ $count: number }>`
+const Columns = styled.div`
   display: grid;
-  grid-template-columns: repeat(${({ $count }) => $count}, minmax(0, 1fr));
   gap: 6px 16px;
   & > div {
     display: grid;
@@ -25,39 +24,6 @@ const Columns = styled.div<{ $count: number }>`
     grid-template-rows: subgrid;
     min-width: 0;
   }
-`
-
-const Head = styled.button`
-  display: block;
-  width: 100%;
-  padding: 5px 0 2px;
-  border: 0;
-  border-top: 3px solid var(--strong-rule);
-  border-radius: 0;
-  background: none;
-  text-align: start;
-  cursor: pointer;
-  line-height: 1.25;
-  &[aria-pressed='true'] {
-    border-top-color: var(--second);
-  }
-  strong {
-    display: block;
-    font-size: 15px;
-  }
-  em {
-    font-style: normal;
-    font-weight: 600;
-    font-size: 13.5px;
-    color: var(--second);
-  }
-`
-
-const Verdict = styled.ul`
-  font-size: 13.5px;
-  line-height: 1.35;
-  color: var(--act);
-  font-weight: 600;
 `
 
 const Tabs = styled.div`
@@ -177,26 +143,37 @@ export const Ways = memo(function Ways({ container, question, picked, onPick, wa
     floated + 60,
     Math.min(Math.max(...ways.map(({ moveAt }) => moveAt)) + 10, Math.max(120, 2.5 * limits.maxMinutes)),
   )
-  const all = useMemo(
-    () =>
-      ways.map((way) => ({
-        way,
-        quantities: quantitiesOf(
-          targetOf({ setting: { ...question, bag: container.bag, tank: container.tank }, way: way.kind }),
-          limits,
-          units,
-        ),
-      })),
-    [ways, question, container, limits, units],
-  )
-  const columns = useMemo(
-    () => (isPhone ? all.filter(({ way }) => way.kind === picked) : all),
+  const marker = wait > 0 ? floated + wait : null
+  const columns = useMemo(() => {
+    const shown = isPhone ? ways.filter(({ kind }) => kind === picked) : ways
+    const withQuantities = shown.map((way) => ({
+      way,
+      quantities: quantitiesOf(
+        targetOf({ setting: { ...question, bag: container.bag, tank: container.tank }, way: way.kind }),
+        limits,
+        units,
+      ),
+    }))
+    const domains = domainsOf(withQuantities, until)
+    return withQuantities.map((one): WayModel => ({
+      ...one,
+      domains,
+      until,
+      limits,
+      units,
+      openAt: floated,
+      marker,
+      isAdvised: one.way.kind === comparison.advised,
+    }))
     // On the desk every way is shown, whichever is picked.
     // eslint-disable-next-line react-hooks/exhaustive-deps
-    [all, isPhone, isPhone && picked],
-  )
-  const domains = useMemo(() => domainsOf(columns, until), [columns, until])
-  const columnWidth = Math.floor((width - 16 * (columns.length - 1)) / Math.max(1, columns.length))
+  }, [ways, question, container, limits, units, until, floated, marker, isPhone, isPhone && picked])
+  const pick = useCallback((kind: Way['kind']) => onPick(container, kind), [onPick, container])
+  // Every plot as wide as the others; the first has the scales beside it.
+  const count = Math.max(1, columns.length)
+  const bare = Math.floor((width - 16 * (count - 1) - (LEFT - LEFT_BARE)) / count)
+  const widthOf = (i: number) => bare + (i === 0 ? LEFT - LEFT_BARE : 0)
+  const plot = widthOf(0) - LEFT - RIGHT
   const mostWait = Math.min(MOST_WAIT, until - floated)
   return (
     <Stack $gap={10}>
@@ -211,62 +188,34 @@ export const Ways = memo(function Ways({ container, question, picked, onPick, wa
       )}
       <div ref={box}>
         {width > 0 && (
-          <Columns $count={columns.length}>
-            {columns.map(({ way, quantities }, i) => {
-              const { figure } = wayFigure(way)
-              return (
-                <div key={way.kind}>
-                  {isPhone ? (
-                    <span />
-                  ) : (
-                    <Head type="button" aria-pressed={way.kind === picked} onClick={() => onPick(container, way.kind)}>
-                      <strong>{WAY_NAMES[way.kind]}</strong>
-                      <Figure $size={19}>{figure}</Figure>
-                      <Small>
-                        {way.kind === comparison.advised && <em>advised · </em>}
-                        {way.method
-                          ? `across at minute ${way.moveAt}`
-                          : way.moveAt === 0
-                            ? 'by net or cup'
-                            : 'afloat, then across'}
-                      </Small>
-                    </Head>
-                  )}
-                  <Verdict aria-label={`What ${WAY_NAMES[way.kind]} breaks`}>
-                    {way.broken.slice(0, 2).map(({ what, words }) => (
-                      <li key={what + words}>{words}</li>
-                    ))}
-                    {way.broken.length > 2 && <li>and {way.broken.length - 2} more</li>}
-                  </Verdict>
-                  <CurveColumn
-                    label={wayLabel(way, limits, units)}
-                    width={columnWidth}
-                    quantities={quantities}
-                    domains={domains}
-                    until={until}
-                    known={NONE}
-                    hoped={way.points}
-                    beyond={way.beyond}
-                    openAt={floated}
-                    moveAt={way.moveAt}
-                    {...(wait > 0 && { marker: floated + wait })}
-                    named={i === 0}
+          <Columns
+            style={{
+              gridTemplateColumns: `${widthOf(0)}px ${columns
+                .slice(1)
+                .map(() => `${bare}px`)
+                .join(' ')}`,
+            }}
+          >
+            {columns.map((model, i) => (
+              <WayColumn
+                key={model.way.kind}
+                model={model}
+                width={widthOf(i)}
+                isFirst={i === 0}
+                isPicked={model.way.kind === picked}
+                onPick={isPhone ? null : pick}
+              >
+                {i === 0 && (
+                  <WaitSlider
+                    wait={Math.min(wait, mostWait)}
+                    most={mostWait}
+                    onWait={onWait}
+                    from={LEFT + (plot * floated) / until}
+                    length={(plot * mostWait) / until}
                   />
-                  {i === 0 ? (
-                    <WaitSlider
-                      wait={Math.min(wait, mostWait)}
-                      most={mostWait}
-                      onWait={onWait}
-                      from={LEFT + ((columnWidth - LEFT - RIGHT) * floated) / until}
-                      length={((columnWidth - LEFT - RIGHT) * mostWait) / until}
-                    />
-                  ) : (
-                    <span />
-                  )}
-                  <Small>{wayCaption(way, limits, units)}</Small>
-                </div>
-              )
-            })}
+                )}
+              </WayColumn>
+            ))}
           </Columns>
         )}
       </div>
@@ -288,10 +237,8 @@ const domainsOf = (columns: readonly { way: Way; quantities: readonly Quantity[]
       .reduce((a, b) => [Math.min(a[0], b[0]), Math.max(a[1], b[1])]),
   )
 
-const NONE: never[] = []
-
 /** "What if I wait": a marker on the axis of minutes, from the opening of the bag on. */
-const WaitSlider = ({
+const WaitSlider = memo(function WaitSlider({
   wait,
   most,
   onWait,
@@ -304,21 +251,23 @@ const WaitSlider = ({
   /** px from the column's edge to the opening, and from there to the longest wait. */
   from: number
   length: number
-}) => (
-  <Slider
-    aria-label="Minutes the opened bag stands"
-    minValue={0}
-    maxValue={most}
-    step={1}
-    value={wait}
-    onChange={onWait}
-    style={{ marginLeft: from, width: length, touchAction: 'none' }}
-  >
-    <WaitTrack>
-      <Marker>+{wait}</Marker>
-    </WaitTrack>
-  </Slider>
-)
+}) {
+  return (
+    <Slider
+      aria-label="Minutes the opened bag stands"
+      minValue={0}
+      maxValue={most}
+      step={1}
+      value={wait}
+      onChange={onWait}
+      style={{ marginLeft: from, width: length, touchAction: 'none' }}
+    >
+      <WaitTrack>
+        <Marker>+{wait}</Marker>
+      </WaitTrack>
+    </Slider>
+  )
+})
 
 /** What the wait does, in words. */
 function WaitWords({

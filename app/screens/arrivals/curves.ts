@@ -100,6 +100,9 @@ export function domainOf(quantity: Quantity, series: readonly (readonly Point[])
   return [quantity.id === 'freeAmmoniaMgPerL' ? 0 : low - air, high + air]
 }
 
+/** To a tenth of a px; thousands a key, and cheaper than printing them with toFixed. */
+const tenth = (px: number) => Math.round(px * 10) / 10
+
 /** A line through points as an SVG path, every so many px at most one. */
 export function pathOf(
   points: readonly Point[],
@@ -112,7 +115,7 @@ export function pathOf(
   for (const [i, point] of points.entries()) {
     const at = x(point.minute)
     if (at - last < 1 && i < points.length - 1) continue
-    path += `${path ? 'L' : 'M'}${at.toFixed(1)} ${y(of(point)).toFixed(1)}`
+    path += `${path ? 'L' : 'M'}${tenth(at)} ${tenth(y(of(point)))}`
     last = at
   }
   return path
