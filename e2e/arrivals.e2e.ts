@@ -591,6 +591,8 @@ test('plan and run by keyboard alone', async ({ page }) => {
   await page.locator('main').focus()
   await page.keyboard.press('Space')
   await expect(big(page)).toHaveText('It drips')
+  // A second press at once would be taken for a slip.
+  await page.waitForTimeout(800)
   await page.keyboard.press('Space')
   await expect(big(page)).toHaveAttribute('data-next', /pour-off|measure/)
   await reach(page.getByLabel('Salinity, psu'))

@@ -57,6 +57,17 @@ describe('a run under way', () => {
     expect(screen.getByRole('region', { name: 'Next' })).toHaveTextContent(/100 mL0[45]:\d\d/)
   })
 
+  test('a second tap of a wet finger does nothing; the same a moment later counts', async () => {
+    const { user, events } = await open(floating(22))
+    await user.click(big())
+    await waitFor(() => expect(events()).toHaveLength(1))
+    await user.click(big())
+    await new Promise((resolve) => setTimeout(resolve, 800))
+    expect(events()).toMatchObject([{ event: 'opened' }])
+    await user.click(big())
+    await waitFor(() => expect(events()).toMatchObject([{ event: 'opened' }, { event: 'scoop' }]))
+  })
+
   test('what is past due says since when', async () => {
     await open(floating(22))
     expect(screen.getByRole('timer')).toHaveAttribute('data-due', 'true')

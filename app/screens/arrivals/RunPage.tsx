@@ -110,6 +110,9 @@ function useFollowed(run: Run, now: number): Followed {
   return useMemo(() => runNow(run, thisInstant()), [run, tick])
 }
 
+/** Nobody pours, opens or sets a drip twice within this. */
+const SLIP_MS = 700
+
 /** What a press of the big button keeps. */
 function stepContent(run: Run, next: NextStep): ContentOf<'acclimation-event'> | null {
   const happened = iso(thisInstant())
@@ -153,13 +156,18 @@ function LiveRun({ run }: { run: Run }) {
   const warnings = runWarnings(run, followed, now, settings)
   const awake = useAwake()
   useRing(isDue && !isReleasing ? `${run.id} ${next.kind} ${run.happenings.length}` : null)
+  // The last thing done, to be taken back after a slip of a wet finger.
+  const last = journal
+    .about(`run:${run.id}`)
+    .findLast(({ content: one, struck }) => !struck && one.kind === 'acclimation-event' && one.event !== 'step')
   const content = stepContent(run, next)
   const press = async () => {
     allowSound()
     if (next.kind === 'move') return setReleasing(true)
     if (next.kind === 'choose') return otherWays.current?.scrollIntoView({ behavior: 'smooth' })
     if (next.kind === 'measure') return measureField.current?.querySelector('input')?.focus()
-    if (content) await keep([content])
+    // A wet finger taps twice: what the first tap did not ask for is not done by the second.
+    if (content && !(last && thisInstant() - last.at < SLIP_MS)) await keep([content])
   }
   const pressed = useRef(press)
   useEffect(() => {
@@ -176,10 +184,6 @@ function LiveRun({ run }: { run: Run }) {
     window.addEventListener('keydown', onKey)
     return () => window.removeEventListener('keydown', onKey)
   }, [])
-  // The last thing done, to be taken back after a slip of a wet finger.
-  const last = journal
-    .about(`run:${run.id}`)
-    .findLast(({ content: one, struck }) => !struck && one.kind === 'acclimation-event' && one.event !== 'step')
   const others = liveRuns(journal).filter(({ id }) => id !== run.id)
   const isFloating = followed.openedAt === null
   return (
