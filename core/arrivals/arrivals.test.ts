@@ -240,6 +240,28 @@ describe('what is due after it', () => {
     expect(it.settings.clock.dayOf(steps.at(-1)!.best) - it.settings.clock.dayOf(it.ms(1, '12:00'))).toBe(14)
   })
 
+  test('corals from different light are placed and ramped apart, and one that dies leaves the other’s steps as they are', () => {
+    const { it } = released({
+      animals: [
+        { animalId: 'orchid', species: 'torch coral', group: 'coral-lps', count: 1, lightUmol: 100 },
+        { animalId: 'zoas', species: 'zoanthids', group: 'coral-soft', count: 3, lightUmol: 60 },
+      ],
+    })
+    const placed = releaseSteps(it.journal, runById(it.journal, 'run')!).filter(({ id }) =>
+      id.startsWith('light-start'),
+    )
+    expect(placed.map(({ words }) => words)).toEqual([
+      'Place torch coral low and shaded: about 50 µmol (50 % of the 100 it had)',
+      'Place 3 zoanthids low and shaded: about 30 µmol (50 % of the 60 it had)',
+    ])
+    const steps = () => tasksAt(it, 1, '13:00', 20).filter(({ kind }) => kind === 'light-step')
+    expect(steps()).toHaveLength(14)
+    const ofZoas = steps().filter(({ animalIds }) => animalIds.includes('zoas'))
+    expect(ofZoas.at(-1)!.title).toMatch(/^Light on 3 zoanthids to about 60 µmol/)
+    it.on(1, '12:30', 'death', { animalId: 'orchid', tankId: 'side' })
+    expect(steps().map(({ id }) => id)).toEqual(ofZoas.map(({ id }) => id))
+  })
+
   test('without quarantine it is watched for thirty days instead', () => {
     const { it } = released({
       animals: [

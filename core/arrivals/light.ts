@@ -36,3 +36,15 @@ export function lightRamp(fromUmol: number | null): LightRamp {
     })),
   }
 }
+
+/** Corals that came from one light are ramped together; those from another, or from nobody knows which, apart. */
+export function byLight<T extends { lightUmol?: number | undefined }>(
+  corals: readonly T[],
+): { fromUmol: number | null; corals: T[] }[] {
+  const groups = new Map<number | null, T[]>()
+  for (const coral of corals) {
+    const from = coral.lightUmol ?? null
+    groups.set(from, [...(groups.get(from) ?? []), coral])
+  }
+  return [...groups].map(([fromUmol, together]) => ({ fromUmol, corals: together }))
+}

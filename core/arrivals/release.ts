@@ -7,8 +7,8 @@ import type { Content } from '../journal/entry.ts'
 import type { Journal } from '../journal/journal.ts'
 import { iso } from '../time/zone.ts'
 import { runNow } from './run-now.ts'
-import { minuteOf, type Run } from './runs.ts'
-import { lightRamp } from './light.ts'
+import { minuteOf, runLabel, type Run } from './runs.ts'
+import { byLight, lightRamp } from './light.ts'
 import type { WordUnits } from '../acclimation/acclimation.schema.ts'
 import type { Off } from '../acclimation/trials.ts'
 import { beyondDegreesWords, beyondWords, degreesWords, psuWords } from '../acclimation/words.ts'
@@ -35,6 +35,9 @@ const IN_A_CUP: ReadonlySet<string> = new Set([
 ])
 const GLOVES =
   'Zoanthids carry palytoxin, and any coral can: gloves and eye protection, wounds covered, nothing cut, scrubbed or boiled in air. Numb lips, a metallic taste or breathlessness: emergency care.'
+
+const BLEACH =
+  'Bleach by its label: gloves, fresh air, away from every tank, net and bucket in use; never with acid, peroxide or formalin.'
 
 function acrossWords(groups: readonly AnimalGroup[]): string {
   const kinds = new Set(groups.map(inspectionKindOf))
@@ -86,18 +89,30 @@ export function releaseSteps(journal: Journal, { start }: Run): ReleaseStep[] {
     })
   if (kinds.has('crustacean') || kinds.has('clam'))
     steps.push({ id: 'shells-rinsed', words: 'Shells and bases rinsed in clean salt water; no fresh water' })
-  if (corals.length > 0) {
-    const ramp = lightRamp(corals[0]!.lightUmol ?? null)
-    steps.push({ id: 'light-start', words: `Place it low and shaded: ${ramp.startWords}` })
-  }
-  steps.push({ id: 'across', words: acrossWords(groups) })
-  steps.push({
-    id: 'bag-water',
-    words:
-      start.fromTankId === undefined
-        ? 'Bag water down the drain where local rules allow, never into a tank, a pond or a street drain'
-        : 'Carrying water back to the tank it came from, or down the drain; not into this tank',
+  byLight(corals).forEach(({ fromUmol, corals: together }, i, { length }) => {
+    const who =
+      length === 1 ? (corals.length === 1 ? 'it' : 'them') : runLabel({ start: { ...start, animals: together } })
+    const { startWords } = lightRamp(fromUmol)
+    steps.push({
+      id: i === 0 ? 'light-start' : `light-start-${i}`,
+      words: `Place ${who} low and shaded: ${startWords}`,
+    })
   })
+  steps.push({ id: 'across', words: acrossWords(groups) })
+  steps.push(
+    start.fromTankId === undefined
+      ? {
+          id: 'bag-water',
+          words:
+            'Bag water: household bleach into it, half an hour, then down the drain where local rules allow; never into a tank, a pond or a street drain',
+          caution: BLEACH,
+        }
+      : {
+          id: 'bag-water',
+          words:
+            'What is left in the container is water of both tanks: down the drain where local rules allow, into neither',
+        },
+  )
   return steps
 }
 

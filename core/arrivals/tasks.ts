@@ -7,7 +7,7 @@ import type { Content, ContentOf } from '../journal/entry.ts'
 import type { Journal } from '../journal/journal.ts'
 import { asItStands, wordContent, type Standing, type TaskWindow } from '../schedule/task.ts'
 import { iso, MS_PER_DAY, MS_PER_HOUR, type Day } from '../time/zone.ts'
-import { lightRamp, RAMP_DAYS } from './light.ts'
+import { byLight, lightRamp, RAMP_DAYS } from './light.ts'
 import { runsOf, type Run } from './runs.ts'
 
 export type ArrivalTaskKind =
@@ -157,18 +157,22 @@ function draftsOf(journal: Journal, run: Run, { clock }: Settings, horizon: Day)
       { title: 'Flow up again, once the foot holds', why: 'in steps; the guards stay on: it walks for days' },
       [at(day + 1, MORNING), at(day + 1, NOON), at(day + 2, MIDNIGHT)],
     )
-  const corals = run.start.animals.filter(
-    ({ animalId, group }) => animalGroupById(group)?.kind === 'coral' && here.some(({ id }) => id === animalId),
-  )
-  if (corals.length > 0)
-    for (const { day: after, words } of lightRamp(corals[0]!.lightUmol ?? null).steps)
+  // As the run had them, so that what was done of one stays done when another dies.
+  const corals = run.start.animals.filter(({ group }) => animalGroupById(group)?.kind === 'coral')
+  byLight(corals).forEach(({ fromUmol, corals: together }, i, { length }) => {
+    const these = here.filter(({ id }) => together.some(({ animalId }) => animalId === id))
+    for (const { day: after, words } of these.length > 0 ? lightRamp(fromUmol).steps : [])
       add(
         'light-step',
-        `/${after}`,
-        here.filter(({ id }) => corals.some(({ animalId }) => animalId === id)),
-        { title: `Light to ${words}`, why: `day ${after} of ${RAMP_DAYS}; paler than yesterday: back a step` },
+        `/${after}${i === 0 ? '' : `/${i}`}`,
+        these,
+        {
+          title: `Light${length === 1 ? '' : ` on ${names(these)}`} to ${words}`,
+          why: `day ${after} of ${RAMP_DAYS}; paler than yesterday: back a step`,
+        },
         [at(day + after, MORNING), at(day + after, 10 * 60), at(day + after + 1, MIDNIGHT)],
       )
+  })
   const unquarantined = run.start.animals.filter(({ noQuarantine }) => noQuarantine).map(({ animalId }) => animalId)
   const watched = here.filter(({ id }) => unquarantined.includes(id))
   if (watched.length > 0)

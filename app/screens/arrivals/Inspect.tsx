@@ -190,7 +190,8 @@ function Looked({ animal }: { animal: ExpectedArrival }) {
         )}
         {group?.id === 'eel-lionfish' || group?.id === 'elasmobranch' ? (
           <Bar $tone="soon">
-            Venomous or armed: the bag by its neck, hands out of the water, hot water (40–45 °C) at hand.
+            Venomous or armed: the bag by its neck, hands out of the water. A sting goes into hot water, 40–45 °C, and
+            to a doctor.
           </Bar>
         ) : null}
         {kind === 'fish' && (
@@ -312,8 +313,8 @@ function DeadOnArrival({
         {hasPhoto
           ? 'With its photo, the bag still shut.'
           : 'Photograph it in the shut bag first: most sellers ask for that, within hours.'}{' '}
-        It is not counted as having been in the tank. The bag’s water goes down the drain where local rules allow, never
-        into a tank; the animal, frozen, into household waste.
+        It is not counted as having been in the tank. The bag’s water, bleached, goes down the drain where local rules
+        allow, never into a tank; the animal, frozen, into household waste.
       </Bar>
       <Line>
         {Array.from({ length: animal.count }, (_, i) => i + 1).map((count) => (
