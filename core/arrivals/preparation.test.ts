@@ -142,6 +142,16 @@ test('heater, air and kits are read from the journal; what it cannot tell is tic
   expect(asked(it)['heater']!.words).toMatch(/21 °C: 24 °C to 26 °C wanted/)
 })
 
+/** The side tub set up anew. */
+const sideIs = (it: ReturnType<typeof home>, role: 'quarantine' | 'tub', litres: number) =>
+  it.on(-20, '08:00', 'tank-setup', {
+    tankId: 'side',
+    name: 'Side tub',
+    water: 'marine',
+    role,
+    sheet: { shape: { kind: 'known', litres } },
+  })
+
 describe('what the newcomer would do to others, and the water to it', () => {
   const copperCourse = (it: ReturnType<typeof home>) =>
     it.on(-3, '08:00', 'course-start', {
@@ -192,13 +202,7 @@ describe('what the newcomer would do to others, and the water to it', () => {
 
   test('a fish into a quarantine tank where others are only watched starts their watch over', () => {
     const it = home()
-    it.on(-19, '08:00', 'tank-setup', {
-      tankId: 'side',
-      name: 'Side tub',
-      water: 'marine',
-      role: 'quarantine',
-      sheet: { shape: { kind: 'known', litres: 38 } },
-    })
+    sideIs(it, 'quarantine', 38)
     it.expects('orchid')
     expect(asked(it)['restart-watch']).toBeUndefined()
     it.on(-9, '08:00', 'arrival', {
@@ -244,13 +248,7 @@ describe('what the newcomer would do to others, and the water to it', () => {
       words: expect.stringMatching(/this is 4.0 times that/),
       mend: 'elsewhere',
     })
-    it.on(-20, '08:00', 'tank-setup', {
-      tankId: 'side',
-      name: 'Side tub',
-      water: 'marine',
-      role: 'tub',
-      sheet: { shape: { kind: 'known', litres: 42 } },
-    })
+    sideIs(it, 'tub', 42)
     it.expects('orchid', { name: 'Rex', count: 1, sizeCm: 13 })
     expect(asked(it)['stocking']!.words).toBe('42 L carries no fish over 10 cm: a larger tank for Rex.')
   })
