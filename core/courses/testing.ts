@@ -6,6 +6,7 @@ import { scribe } from '../journal/testing.ts'
 import { zoneClock } from '../time/zone.ts'
 import { courseById } from './course.ts'
 import { coursePlan, type CoursePlan } from './plan.ts'
+import type { CourseTask } from './tasks.ts'
 
 /** What a ward may be made with. */
 interface WardChoice {
@@ -157,3 +158,16 @@ export const wall = (it: Ward, ms: number): string => {
   const minute = clock.minuteOf(ms)
   return `${day} ${String(Math.floor(minute / 60)).padStart(2, '0')}:${String(minute % 60).padStart(2, '0')}`
 }
+
+/** A task's dose and what it makes, mg/L. */
+export const amount = ({ dose }: CourseTask) =>
+  dose ? `${Number(dose.amount!.toFixed(3))} ${dose.unit} → ${dose.makesMgPerL.toFixed(3)}` : ''
+const tasksOf = (it: Ward, day: number, time: string) => it.plan(day, time).tasks
+/** The tasks of some kinds as they stand at a time. */
+export const ofKind = (it: Ward, day: number, time: string, ...kinds: string[]) =>
+  tasksOf(it, day, time).filter(({ kind }) => kinds.includes(kind))
+/** The first task of a kind. */
+export const one = (it: Ward, day: number, time: string, kind: string) => ofKind(it, day, time, kind)[0]
+/** From when, best when and until when a task can be done, on the wall. */
+export const window = (it: Ward, task: CourseTask | undefined) =>
+  task && [task.notBefore, task.best, task.notAfter].map((ms) => wall(it, ms))
