@@ -27,6 +27,8 @@ const shared = {
 export default {
   // A busy machine is no fault of what is tested.
   testTimeout: 30_000,
+  // By itself jest leaves a core idle, which of two is half of them.
+  maxWorkers: '100%',
   projects: [
     {
       ...shared,
