@@ -218,11 +218,11 @@ export const CurveColumn = memo(function CurveColumn({
           )
         }),
       )}
-      {shown && <path d={all(({ quantity: { of }, y }) => dot(x(shown.minute), y(of(shown)), 3))} fill="var(--ink)" />}
       <Upright at={x(openAt)} bottom={bottom} dash="3 3" />
       {moveAt !== null && moveAt <= until && <Upright at={x(moveAt)} bottom={bottom} dash="3 3" />}
       {now !== undefined && <Upright at={x(now)} bottom={bottom} strong />}
       {marker !== undefined && <Upright at={x(marker)} bottom={bottom} strong act />}
+      {shown && <path d={all(({ quantity: { of }, y }) => dot(x(shown.minute), y(of(shown)), 3))} fill="var(--ink)" />}
       {shown &&
         rows.map(({ quantity: { id: key, band, of, text }, top, y }) => (
           <text
