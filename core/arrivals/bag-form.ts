@@ -38,6 +38,8 @@ export interface BagReading {
   assumed: Readonly<Record<string, string>>
   /** Of those, the fields that nobody has read anywhere: the own tank that an animal comes from may have been. */
   guessed: readonly string[]
+  /** Whether the tank's own salinity was typed: what the journal knows of it is passed over then. */
+  isTankTyped: boolean
   /** Limits by animal, as they hold: the handbook's or the keeper's. */
   limits: ReadonlyMap<string, Limits>
 }
@@ -141,7 +143,9 @@ export function readBagForm(values: Values, context: BagContext): BagReading {
   const guessed = Object.keys(assumed).filter((id) => !read.has(id))
   faultsBetween(reading, { animals, volumes, capacityL, leaveL, float, limits })
   const faults = reading.faults
-  if (Object.keys(faults).length > 0 || hours === undefined) return { question: null, faults, assumed, guessed, limits }
+  const isTankTyped = isTyped(tankField('salinityPsu'))
+  if (Object.keys(faults).length > 0 || hours === undefined)
+    return { question: null, faults, assumed, guessed, isTankTyped, limits }
   return {
     question: {
       animals: animals.map(({ id, name }, i) => ({
@@ -162,6 +166,7 @@ export function readBagForm(values: Values, context: BagContext): BagReading {
     faults,
     assumed,
     guessed,
+    isTankTyped,
     limits,
   }
 }

@@ -3,18 +3,8 @@ import type { UnitHabits } from '../household/settings.ts'
 import { kitFor, type Tank } from '../household/tanks.ts'
 import type { Journal } from '../journal/journal.ts'
 import { convertSalinity } from '../salinity/salinity.ts'
-import {
-  CACO3_MG_PER_MEQ,
-  celsiusFromFahrenheit,
-  DKH_PER_MEQ,
-  fahrenheitFromCelsius,
-  NH3_PER_N,
-  NH4_PER_N,
-} from '../units/units.ts'
-import type { WaterFigure } from './water.ts'
-
-/** What a total-ammonia kit states its value as. */
-type TanBasis = 'N' | 'NH3' | 'NH4'
+import { CACO3_MG_PER_MEQ, celsiusFromFahrenheit, DKH_PER_MEQ, fahrenheitFromCelsius } from '../units/units.ts'
+import { perNitrogen, type TanBasis, type WaterFigure } from './water.ts'
 
 /** What a household types figures in: its habits, and what its kit states total ammonia as. */
 export interface FigureHabits extends UnitHabits {
@@ -82,13 +72,11 @@ export function typedFigure(id: WaterFigure, value: number, units: FigureHabits)
           ? trim(value / DKH_PER_MEQ, 2)
           : trim((value / DKH_PER_MEQ) * CACO3_MG_PER_MEQ, 0)
     case 'tanMgPerL':
-      return trim(value * perNitrogen(units), 2)
+      return trim(value * perNitrogen(units.tan), 2)
     case 'pH':
       return trim(value, 2)
   }
 }
-
-const perNitrogen = ({ tan = 'N' }: FigureHabits): number => (tan === 'N' ? 1 : tan === 'NH3' ? NH3_PER_N : NH4_PER_N)
 
 /** What is plausible of a figure, in the unit it is kept in; what lies outside is a slip of the pen. */
 const PLAUSIBLE: Record<WaterFigure, readonly [low: number, high: number]> = {
@@ -124,7 +112,7 @@ function keptFigure(id: WaterFigure, typed: number, units: FigureHabits): number
         ? typed
         : (units.alkalinity === 'meq' ? typed : typed / CACO3_MG_PER_MEQ) * DKH_PER_MEQ
     case 'tanMgPerL':
-      return typed / perNitrogen(units)
+      return typed / perNitrogen(units.tan)
     case 'pH':
       return typed
   }

@@ -132,13 +132,16 @@ describe('the stop rule', () => {
   })
 
   test.each([
-    ['box', null, 'resident rams box for > 2 h or any bleeding'],
-    ['box', 1, 'fins torn in first hour'],
-    ['neutral', null, 'wounds, or one refuses food 48 h'],
-    ['pair', null, 'one victim isolated'],
-  ] as const)('what ends a %s opened at %s is said: %s, and the whole skirmish table', (way, openedAt, first) => {
-    expect(stopsAt({ way, openedAt })[0]).toBe(first)
-    expect(stopsAt({ way, openedAt })).toHaveLength(5)
+    ['box', null, 'resident rams box for > 2 h or any bleeding', '72 h'],
+    ['box', 1, 'fins torn in first hour', '72 h'],
+    ['neutral', null, 'wounds, or one refuses food 48 h', '48 h'],
+    ['neutral', 1, 'fins torn in first hour', '72 h'],
+    ['pair', 1, 'one victim isolated', '72 h'],
+  ] as const)('what ends a %s opened at %s is said: %s, and one fast, of %s', (way, openedAt, first, fast) => {
+    const said = stopsAt({ way, openedAt })
+    expect(said[0]).toBe(first)
+    expect(said.join('; ').match(/\d\d h/g)).toEqual([fast])
+    expect(said).toContain('bites on body, missing scales, torn eye, blood')
   })
 
   test('a stop is the thing due, and wounds are looked for over seven days after it', () => {

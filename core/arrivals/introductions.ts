@@ -231,10 +231,12 @@ export function stopRule(
 
 /** What ends an introduction on the spot, to be read before it comes to that; rows of the handbook's tables. */
 export function stopsAt({ way, openedAt }: Pick<Introduction, 'way' | 'openedAt'>): string[] {
-  const step = openedAt !== null && way === 'box' ? 'intro-release' : `intro-${way}`
+  // Home from neutral ground, or out of the box, another row holds.
+  const step = openedAt === null || way === 'pair' ? `intro-${way}` : 'intro-release'
   return [
     ...INTRODUCTION.rows.flatMap(({ id, stopIf }) => (id === step ? (stopIf ?? []) : [])),
-    ...SKIRMISHES.rows.map(({ stopNow }) => stopNow),
+    // On neutral ground its own row names the shorter fast.
+    ...SKIRMISHES.rows.flatMap(({ id, stopNow }) => (step === 'intro-neutral' && id === 'appetite' ? [] : stopNow)),
   ]
 }
 

@@ -36,6 +36,7 @@ const IN_A_CUP: ReadonlySet<string> = new Set([
 const GLOVES =
   'Zoanthids carry palytoxin, and any coral can: gloves and eye protection, wounds covered, nothing cut, scrubbed or boiled in air. Numb lips, a metallic taste or breathlessness: emergency care.'
 
+/** 200 mg/L free chlorine for 30 to 60 minutes (quarantine.md 8): 4 mL of a bleach of 5 %, 50 g/L, in a litre. */
 const BLEACH =
   'Bleach by its label: gloves, fresh air, away from every tank, net and bucket in use; never with acid, peroxide or formalin.'
 
@@ -104,7 +105,7 @@ export function releaseSteps(journal: Journal, { start }: Run): ReleaseStep[] {
       ? {
           id: 'bag-water',
           words:
-            'Bag water: household bleach into it, half an hour, then down the drain where local rules allow; never into a tank, a pond or a street drain',
+            'Bag water: household bleach of 5 % into it, 4 mL a litre, half an hour to an hour; then down the drain where local rules allow, never into a tank, a pond or a street drain',
           caution: BLEACH,
         }
       : {

@@ -2,13 +2,17 @@ import { courseClock } from '../courses/course-clock.ts'
 import { copperFacts } from '../courses/copper-facts.ts'
 import { runningIn } from '../courses/course.ts'
 import { shortCourseName } from '../courses/names.ts'
-import { animalLabel, animalsOf, residentsOf } from '../household/animals.ts'
+import { animalLabel, animalsOf, residentsOf, type Animal } from '../household/animals.ts'
 import { kindOf, type Asking, type PreparationDraft } from './asking.ts'
 
 /** The count of days without fish that corals, invertebrates and a display have to stand: quarantine.md 7.5, fallow-76. */
 const FISHLESS_DAYS = 76
 
 type Words = { id: string; words: string }
+
+/** Whole local days since the last of some animals came into the water they are in. */
+const daysSinceLast = ({ now, settings: { clock } }: Asking, animals: readonly Animal[]): number =>
+  clock.dayOf(now) - clock.dayOf(Math.max(...animals.map(({ stays }) => stays.at(-1)!.from)))
 
 /** Every treatment that runs in the water: quarantine.md 7.4, new-fish-added. */
 const coursesRestarted = ({ journal, tank, now }: Asking): Words[] =>
@@ -20,11 +24,12 @@ const coursesRestarted = ({ journal, tank, now }: Asking): Words[] =>
     }
   })
 
-/** Fish that are only watched: their days without a sign are a count too. */
-function watchRestarted({ journal, tank, now, settings: { clock } }: Asking): Words[] {
+/** Fish that are only watched: their days without a sign are a count too (quarantine.md 7.4, new-fish-added: all). */
+function watchRestarted(asking: Asking): Words[] {
+  const { journal, tank } = asking
   const fish = residentsOf(journal, tank.id).filter((animal) => kindOf(animal) === 'fish')
   if (tank.role !== 'quarantine' || fish.length === 0) return []
-  const days = clock.dayOf(now) - clock.dayOf(Math.max(...fish.map(({ stays }) => stays.at(-1)!.from)))
+  const days = daysSinceLast(asking, fish)
   const names = fish.map(animalLabel).join(', ')
   return [
     {
@@ -35,12 +40,12 @@ function watchRestarted({ journal, tank, now, settings: { clock } }: Asking): Wo
 }
 
 /** Corals and invertebrates that wait out their days without fish. */
-function batchRestarted({ journal, tank, now, settings: { clock } }: Asking, isFish: boolean): Words[] {
+function batchRestarted(asking: Asking, isFish: boolean): Words[] {
+  const { journal, tank } = asking
   const residents = residentsOf(journal, tank.id)
   if (tank.role === 'display' || residents.length === 0 || residents.some((animal) => kindOf(animal) === 'fish'))
     return []
-  const last = Math.max(...residents.map((animal) => animal.stays.at(-1)!.from))
-  const days = clock.dayOf(now) - clock.dayOf(last)
+  const days = daysSinceLast(asking, residents)
   if (days >= FISHLESS_DAYS) return []
   return [
     {

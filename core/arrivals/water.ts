@@ -27,10 +27,16 @@ const PARAMETER_OF: Record<WaterFigure, string> = {
 /** A reading older than this says little of the water now. */
 export const STALE_DAYS = 14
 
+/** What a total-ammonia kit states its value as. */
+export type TanBasis = NonNullable<ContentOf<'reading'>['basis']>
+
+/** mg of what a kit states for one mg of nitrogen; 1 where nothing is stated. */
+export const perNitrogen = (basis: TanBasis | undefined): number =>
+  basis === 'NH3' ? NH3_PER_N : basis === 'NH4' ? NH4_PER_N : 1
+
 /** A total-ammonia reading as mg/L N, whatever its kit states. */
-export function tanAsN(reading: Pick<ContentOf<'reading'>, 'basis'>, value: number): number {
-  return reading.basis === 'NH3' ? value / NH3_PER_N : reading.basis === 'NH4' ? value / NH4_PER_N : value
-}
+export const tanAsN = ({ basis }: Pick<ContentOf<'reading'>, 'basis'>, value: number): number =>
+  value / perNitrogen(basis)
 
 /** A tank's water by its latest readings; what was not read lately is assumed, and says so. */
 export function waterOfTank(journal: Journal, tank: Tank, now: number): TankWater {

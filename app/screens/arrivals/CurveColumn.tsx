@@ -145,7 +145,6 @@ export const CurveColumn = memo(function CurveColumn({
         </defs>
       )}
       <path
-        data-band
         d={all(({ quantity: { band }, y }) => {
           return band && box(left, y(band[1]), plot, Math.max(2, y(band[0]) - y(band[1])))
         })}
@@ -161,7 +160,6 @@ export const CurveColumn = memo(function CurveColumn({
       )}
       <path d={all(({ top }) => `M${left} ${top + rowHeight}H${right}`)} stroke="var(--rule)" />
       <path
-        data-tank
         d={all(({ quantity: { tank, id: of }, y }) => {
           const at = of === 'freeAmmoniaMgPerL' ? limit : tank
           return at === null || at === Infinity ? null : `M${left} ${y(at)}H${right}`

@@ -18,6 +18,7 @@ export function MatchTank({
   container,
   question,
   unread,
+  onSwapped,
   isDone,
   onDone,
 }: {
@@ -26,6 +27,7 @@ export function MatchTank({
   question: NonNullable<BagReading['question']>
   /** What was swapped since the tank was last measured. */
   unread: { litres: number; at: number } | null
+  onSwapped: () => void
   isDone: boolean
   onDone: (done: boolean) => void
 }) {
@@ -37,7 +39,9 @@ export function MatchTank({
   const said = quantityText(parameterValue('salinity', target, settings.units))
   const swap = unread ? null : matchingSwap(tank.volume?.netL ?? null, question.tank, target)
   const litres = swap && quantityText(changeVolume(swap.litres, settings.units))
-  const log = () => keep([swapContent(tank.id, swap!.litres, thisInstant())])
+  const log = async () => {
+    if (await keep([swapContent(tank.id, swap!.litres, thisInstant())])) onSwapped()
+  }
   if (tank.water === 'freshwater')
     return (
       <Tick>
@@ -60,7 +64,7 @@ export function MatchTank({
       {swap && (
         <Bar $tone="soon">
           {swap.withWhat === 'fresh'
-            ? `Swap ${litres} of ${tank.name} for fresh water: dechlorinated, at the tank’s warmth, in slowly, with the bacteria’s sponge kept wet. Measure it after a quarter of an hour of flow.`
+            ? `Swap ${litres} of ${tank.name} for fresh water: dechlorinated, at the tank’s warmth, in slowly, with the bacteria’s sponge kept wet. Heater unplugged and cool before the water falls, every plug out before hands go in. Measure it after a quarter of an hour of flow.`
             : `Raise ${tank.name} by ${psuWords(swap.apart, settings.units)} with mixed salt water before the animal is in; dry salt never with an animal in the water.`}{' '}
           Afterwards it goes back up by {psuWords(1, settings.units)} to {psuWords(2, settings.units)} a day at most.
         </Bar>

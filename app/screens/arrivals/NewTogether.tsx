@@ -4,6 +4,7 @@ import { Link } from 'react-aria-components'
 import { styled } from 'styled-components'
 import { meetingMoves } from '../../../core/arrivals/introducing.ts'
 import { canMeet, INTRODUCTION_WAYS, type IntroductionWay } from '../../../core/arrivals/introductions.ts'
+import { Reading } from '../../../core/calculators/calculator.ts'
 import { INTRODUCTION } from '../../../core/catalogue/handbook/introduction.data.ts'
 import { animalById, animalLabel, animalsOf, residentsOf, tankOfAnimal } from '../../../core/household/animals.ts'
 import { tankById, tanksOf } from '../../../core/household/tanks.ts'
@@ -91,11 +92,9 @@ export function NewTogether() {
   const [conditions, setConditions] = useState<readonly { id: string; words: string }[] | null>(null)
   const [days, setDays] = useState<string | null>(null)
   const least = INTRODUCTION_WAYS[way].leastHours / 24
-  const stays = days === null ? least : Number(days.trim().replace(',', '.') || NaN)
-  const daysProblem =
-    least > 0 && !(stays >= least && stays <= MOST_DAYS)
-      ? { message: `${least} to ${MOST_DAYS} days; the handbook’s least is ${least}` }
-      : undefined
+  const asked = new Reading({ days: days ?? String(least) }, [], [])
+  const stays = asked.number('days', { least, most: MOST_DAYS, rather: `days; the handbook’s least is ${least}` })
+  const daysProblem = asked.faults['days']
   const written = conditions ?? INTRODUCTION_WAYS[way].conditions
   const target = tankById(journal, tankId)
   const there = residentsOf(journal, tankId).filter((animal) => !who.includes(animal.id) && canMeet(animal))
@@ -131,7 +130,7 @@ export function NewTogether() {
       conditions: written
         .filter(({ words }) => words.trim() !== '')
         .map(({ id, words }) => ({ id, words: words.trim() })),
-      notBefore: iso(now + stays * MS_PER_DAY),
+      notBefore: iso(now + (stays ?? least) * MS_PER_DAY),
     }
     if (await keep([content, ...meetingMoves(journal, content, now)])) void navigate(`/arrivals/together/${introId}`)
   }
@@ -230,22 +229,6 @@ export function NewTogether() {
         <Stack $gap={8}>
           <Heading as="h2">What must be true before {BEFORE[way]}</Heading>
           <Small>Written down now, kept to later.</Small>
-          {least > 0 && (
-            <div style={{ maxWidth: 240 }}>
-              <FigureField
-                label="And not before"
-                value={days ?? String(least)}
-                onChange={setDays}
-                after="days"
-                hint={
-                  daysProblem
-                    ? undefined
-                    : `that is ${momentBeside(thisInstant() + stays * MS_PER_DAY, thisInstant(), settings.clock)}`
-                }
-                problem={daysProblem}
-              />
-            </div>
-          )}
           {written.map((condition, i) => (
             <Text
               key={condition.id}
@@ -261,6 +244,22 @@ export function NewTogether() {
               another condition
             </PlainButton>
           </div>
+          {least > 0 && (
+            <div style={{ maxWidth: 240 }}>
+              <FigureField
+                label="And not before"
+                value={days ?? String(least)}
+                onChange={setDays}
+                after="days"
+                hint={
+                  stays === undefined
+                    ? undefined
+                    : `that is ${momentBeside(thisInstant() + stays * MS_PER_DAY, thisInstant(), settings.clock)}`
+                }
+                problem={daysProblem}
+              />
+            </div>
+          )}
         </Stack>
         {target && from.map((tank) => <CourseWords key={tank.id} from={tank} to={target} />)}
         {target && from.length > 0 && way === 'box' && (

@@ -3,7 +3,7 @@ import { useNavigate } from 'react-router'
 import { styled } from 'styled-components'
 import type { ContainerPlan } from '../../../core/acclimation/together.ts'
 import type { Way } from '../../../core/acclimation/ways.ts'
-import { bagField, readBagForm, type BagReading } from '../../../core/arrivals/bag-form.ts'
+import { bagField, readBagForm, tankField, type BagReading } from '../../../core/arrivals/bag-form.ts'
 import { matchedReading, swappedUnread } from '../../../core/arrivals/matching.ts'
 import { runStarted } from '../../../core/arrivals/start.ts'
 import { timeOf } from '../../../core/time/words.ts'
@@ -116,6 +116,7 @@ export function PlanBoard({ source }: { source: PlanSource }) {
               answered={shown}
               isBehind={isBehind || read.question === null}
               onStarted={forget}
+              onSwapped={() => change(tankField('salinityPsu'), '')}
             />
           </>
         ) : refusal ? (
@@ -143,10 +144,11 @@ interface ContainersProps {
   answered: Answered
   isBehind: boolean
   onStarted: () => void
+  onSwapped: () => void
 }
 
 /** One container or two: which, why, and for each the advice and the ways. */
-function Containers({ source, read, answered: { plan, question }, isBehind, onStarted }: ContainersProps) {
+function Containers({ source, read, answered: { plan, question }, isBehind, onStarted, onSwapped }: ContainersProps) {
   const { journal, settings } = useHousehold()
   const now = useNow()
   const navigate = useNavigate()
@@ -157,7 +159,7 @@ function Containers({ source, read, answered: { plan, question }, isBehind, onSt
   const [wait, setWait] = useState(0)
   // What was ticked was ticked of these words and of this water: of others it says nothing.
   const [known, setKnown] = useState<string | null>(null)
-  const [matchedTo, setMatchedTo] = useState<number | null>(null)
+  const [matchedTo, setMatchedTo] = useState<string | null>(null)
   const pick = useCallback(
     (container: ContainerPlan, kind: Way['kind']) =>
       setPicked((before) => ({ ...before, [container.ids.join(' ')]: kind })),
@@ -172,12 +174,10 @@ function Containers({ source, read, answered: { plan, question }, isBehind, onSt
   const broken = chosen.flatMap(({ way }) => way.broken.map(({ words }) => words)).join('; ')
   const knows = known === broken
   const toMatch = chosen.find(({ way }) => way.kind === 'match-and-release')?.container
-  const bagDecides =
-    (toMatch && (tank.water === 'freshwater' ? toMatch.bag.alkalinityDkh : toMatch.bag.salinityPsu)) ?? null
-  const isMatched = toMatch !== undefined && matchedTo === bagDecides
+  const bagKey = toMatch ? [toMatch.bag.salinityPsu, toMatch.bag.alkalinityDkh, toMatch.bag.pH].join(' ') : null
+  const isMatched = bagKey !== null && matchedTo === bagKey
   // Typed beside the plan, the tank's salinity is known again.
-  const unread =
-    question.tank.salinityPsu === source.context.water.salinityPsu.value ? swappedUnread(journal, tank.id) : null
+  const unread = read.isTankTyped ? null : swappedUnread(journal, tank.id)
   const start = async () => {
     allowSound()
     const now = thisInstant()
@@ -239,8 +239,10 @@ function Containers({ source, read, answered: { plan, question }, isBehind, onSt
             container={toMatch}
             question={question}
             unread={unread}
+            // What was typed of the tank was measured before this swap.
+            onSwapped={onSwapped}
             isDone={isMatched}
-            onDone={(done) => setMatchedTo(done ? bagDecides : null)}
+            onDone={(done) => setMatchedTo(done ? bagKey : null)}
           />
         )}
         {broken !== '' && (
@@ -268,27 +270,25 @@ function Containers({ source, read, answered: { plan, question }, isBehind, onSt
           </Small>
         </Line>
       </Stack>
-      {chosen.map(({ container, way }, i) => {
-        return (
-          // By its place: another split of the box draws new curves in the same columns.
-          <Answer
-            key={i}
-            aria-label={containers.length > 1 ? `Ways for ${names(container.ids)}` : 'Ways'}
-            aria-busy={isBehind}
-            data-late={isLate || undefined}
-          >
-            {containers.length > 1 && <Heading as="h2">{names(container.ids)}</Heading>}
-            <Ways
-              container={container}
-              question={question}
-              picked={way.kind}
-              onPick={pick}
-              wait={wait}
-              onWait={setWait}
-            />
-          </Answer>
-        )
-      })}
+      {chosen.map(({ container, way }, i) => (
+        // By its place: another split of the box draws new curves in the same columns.
+        <Answer
+          key={i}
+          aria-label={containers.length > 1 ? `Ways for ${names(container.ids)}` : 'Ways'}
+          aria-busy={isBehind}
+          data-late={isLate || undefined}
+        >
+          {containers.length > 1 && <Heading as="h2">{names(container.ids)}</Heading>}
+          <Ways
+            container={container}
+            question={question}
+            picked={way.kind}
+            onPick={pick}
+            wait={wait}
+            onWait={setWait}
+          />
+        </Answer>
+      ))}
     </Stack>
   )
 }

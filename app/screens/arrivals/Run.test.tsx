@@ -192,7 +192,7 @@ describe('across', () => {
       /Lights off/,
       /no bag water goes with it/,
       /no bag water goes with it/,
-      /Bag water: household bleach into it/,
+      /Bag water: household bleach of 5 % into it, 4 mL a litre/,
     ])
       fireEvent.click(within(across).getByRole('button', { name: step }))
     await user.click(await screen.findByRole('button', { name: 'In Side tub: log it' }))

@@ -96,7 +96,7 @@ describe('begun', () => {
     const days = screen.getByLabelText('And not before')
     await user.clear(days)
     await user.type(days, '1')
-    expect(screen.getByRole('alert')).toHaveTextContent('2 to 60 days; the handbook’s least is 2')
+    expect(screen.getByRole('alert')).toHaveTextContent('at least 2: days; the handbook’s least is 2')
     expect(screen.getByRole('button', { name: 'The box is in' })).toBeDisabled()
     await user.clear(days)
     await user.type(days, '5')
