@@ -1,12 +1,12 @@
 import { expect, test, type Locator } from '@playwright/test'
-import { mkdtempSync, readFileSync, rmSync } from 'node:fs'
+import { mkdtempSync, readFileSync } from 'node:fs'
 import { tmpdir } from 'node:os'
 import { join } from 'node:path'
 import ICAL from 'ical.js'
 import { openSample } from './support/app.ts'
 import { rings, clock, big, floating } from './support/arrivals.ts'
 import { axe } from './support/axe.ts'
-import { startBrowser } from './support/browser.ts'
+import { removeProfile, startBrowser } from './support/browser.ts'
 import { PORT } from './support/place.ts'
 
 test('a run goes on after the browser is killed', async () => {
@@ -32,7 +32,7 @@ test('a run goes on after the browser is killed', async () => {
     await expect(big(second.page)).toHaveText('The bag is open')
     await second.kill()
   } finally {
-    rmSync(profile, { recursive: true, force: true, maxRetries: 5 })
+    removeProfile(profile)
   }
 })
 

@@ -1,9 +1,9 @@
 import { expect, test, type Page } from '@playwright/test'
-import { mkdtempSync, rmSync } from 'node:fs'
+import { mkdtempSync } from 'node:fs'
 import { tmpdir } from 'node:os'
 import { join } from 'node:path'
 import { beginHousehold, downloaded, log, logLine, openSample, readBack, today } from './support/app.ts'
-import { startBrowser } from './support/browser.ts'
+import { removeProfile, startBrowser } from './support/browser.ts'
 import { PORT } from './support/place.ts'
 
 test('an entry shown as kept is there after the browser is killed right away', async () => {
@@ -22,7 +22,7 @@ test('an entry shown as kept is there after the browser is killed right away', a
     for (const round of [1, 2, 3]) await expect(today(page, 'Quarantine')).toContainText(`kept in round ${round}`)
     await kill()
   } finally {
-    rmSync(profile, { recursive: true, force: true, maxRetries: 5 })
+    removeProfile(profile)
   }
 })
 

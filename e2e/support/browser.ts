@@ -2,6 +2,7 @@ import { chromium, expect, type Page } from '@playwright/test'
 import { spawn, type ChildProcess } from 'node:child_process'
 import { readFileSync, rmSync } from 'node:fs'
 import { join } from 'node:path'
+import { setTimeout as sleep } from 'node:timers/promises'
 import { CHROMIUM, CHROMIUM_FLAGS } from './place.ts'
 
 /** A browser of its own, whose process can be killed as a power cut would. */
@@ -25,9 +26,27 @@ export async function startBrowser(profile: string): Promise<{ page: Page; kill:
       // The whole process group, at once and without a word.
       process.kill(-browser.pid!, 'SIGKILL')
       await exited
+      // The leader is gone at once, its helpers a moment later; until then they write into the profile.
+      for (let i = 0; i < GONE_TRIES && isThere(browser.pid!); i++) await sleep(GONE_MS)
     },
   }
 }
+
+const GONE_TRIES = 50
+const GONE_MS = 100
+
+/** Whether any process of a group is left. */
+function isThere(group: number): boolean {
+  try {
+    return process.kill(-group, 0)
+  } catch {
+    return false
+  }
+}
+
+/** Takes a killed browser's profile away. Whatever still writes into it gets some seconds to end. */
+export const removeProfile = (profile: string): void =>
+  rmSync(profile, { recursive: true, force: true, maxRetries: 20, retryDelay: 50 })
 
 function readPort(profile: string): string | null {
   try {
