@@ -14,6 +14,8 @@ export interface Tank {
   name: string
   /** What the log line calls it. */
   short: string
+  /** Whether the keeper gave the short name; else it is the first word of the name. */
+  hasOwnShort: boolean
   water: Water
   role: TankRole
   profile: BandProfileId | undefined
@@ -57,6 +59,7 @@ function describe(id: string, lines: readonly Line[]): Tank | null {
     id,
     name: setup.name,
     short: setup.short ?? shortOf(setup.name),
+    hasOwnShort: setup.short !== undefined,
     water: setup.water,
     role: setup.role,
     profile: setup.profile as BandProfileId | undefined,

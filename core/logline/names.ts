@@ -7,7 +7,7 @@ import { choose, type Choice, type Stop } from './types.ts'
 /** Something a line can be about. */
 export type Named = { kind: 'tank'; tank: Tank; label: string } | { kind: 'animal'; animal: Animal; label: string }
 
-interface Candidate {
+export interface Candidate {
   named: Named
   /** Whole names, lower case, words apart: an exact match of one settles it. */
   names: string[][]
@@ -39,7 +39,8 @@ export function candidatesOf(journal: Journal): Candidate[] {
     () => {
       const tanks = tanksOf(journal).map((tank): Candidate => ({
         named: { kind: 'tank', tank, label: tank.name },
-        names: [wordsOf(tank.name), [tank.short.toLowerCase()]],
+        // A short name that was only derived from the name is a word of it like the others: "reef" may be two tanks.
+        names: [wordsOf(tank.name), ...(tank.hasOwnShort ? [[tank.short.toLowerCase()]] : [])],
         words: [...new Set([tank.short.toLowerCase(), ...wordsOf(tank.name)])],
         plain: tank.name.toLowerCase(),
       }))
@@ -87,8 +88,13 @@ export function findName(
   const longest = Math.max(0, ...whole.map(({ name }) => name.length))
   const exact = [...new Set(whole.filter(({ name }) => name.length === longest).map(({ candidate }) => candidate))]
   if (exact.length === 1) return { found: exact[0]!.named, words: longest }
+  const byWord = candidates.filter(({ words }) => words.includes(keys[0]!))
   const matches =
-    exact.length > 1 ? exact : candidates.filter(({ words }) => words.some((word) => word.startsWith(keys[0]!)))
+    exact.length > 1
+      ? exact
+      : byWord.length > 0
+        ? byWord
+        : candidates.filter(({ words }) => words.some((word) => word.startsWith(keys[0]!)))
   if (matches.length === 0) return null
   if (matches.length === 1) return { found: matches[0]!.named, words: wordsTaken(keys, matches[0]!) }
   const taken = { from: first.from, to: tokens[Math.max(0, longest - 1)]!.to }
@@ -96,6 +102,23 @@ export function findName(
     `which “${line.slice(taken.from, taken.to)}”?`,
     matches.map(({ named, plain }) => ({ label: named.label, text: replaceToken(line, taken, plain) })),
   )
+}
+
+/**
+ * The animal or tank that some words within a line begin with, by its whole name; at the beginning of a clause one whole word
+ * of a name will do. Unlike at the start of a line no beginning of a word is taken for a name: it could be any word.
+ * @returns null when no name begins so; a stop when two do
+ */
+export function wholeNameAt(
+  line: string,
+  tokens: readonly Token[],
+  candidates: readonly Candidate[],
+  byOneWord: boolean,
+): Found | Stop | null {
+  const keys = keysOf(tokens)
+  const isWhole = candidates.some(({ names }) => names.some((name) => name.every((word, i) => keys[i] === word)))
+  const isWord = byOneWord && candidates.some(({ words }) => words.includes(keys[0]!))
+  return isWhole || isWord ? findName(line, tokens, candidates) : null
 }
 
 /** A beginning of a name may be followed by more words of the same name: `hall reef`, `side t`. */

@@ -38,6 +38,25 @@ describe('readings', () => {
     expect(labels(read('hall ca 1,250'))).toEqual(['1.250', '1250', 'two numbers, 1 and 250'])
   })
 
+  test('0,4 is 0.4 where the locale writes it so, in every line alike', () => {
+    const german = household({ locale: 'de' })
+    expect(kept(german('hall no3 0,4'))[0]).toMatchObject({ result: { kind: 'value', value: 0.4 } })
+    expect(kept(german('quar change 7,5L'))[0]).toMatchObject({ litres: 7.5 })
+    expect(kept(german('hall no2 <0,05, po4 0,1'))).toHaveLength(2)
+    expect(household({ locale: 'en-GB' })('hall no3 0,4').state).toBe('choose')
+    expect(household({ locale: 'no such locale' })('hall no3 0,4').state).toBe('choose')
+  })
+
+  test.each([
+    ['hall NO3: 12', ['no3']],
+    ['hall no3=12', ['no3']],
+    ['hall no3:12 po4=.08', ['no3', 'po4']],
+    ['hall no3 12 and po4 .08', ['no3', 'po4']],
+    ['Hall: no3 12 now', ['no3']],
+  ])('%s', (line, parameters) =>
+    expect(kept(read(line)).map((content) => 'parameter' in content && content.parameter)).toEqual(parameters),
+  )
+
   test('a slip of the decimal point is refused, with what would be plausible', () => {
     const back = read('quar cu 21')
     expect(back).toMatchObject({ state: 'unclear', message: expect.stringContaining('0 to 6 mg/L') })
@@ -119,6 +138,11 @@ describe('names', () => {
         { label: 'Hallway nano', text: 'hallway nano no3 3' },
       ],
     })
+  })
+
+  test('a word of two names is asked about, though it is the first word of one', () => {
+    const back = household({ extra: [bareTank('big', 'Big reef'), bareTank('nano', 'Reef nano')] })('reef no3 3')
+    expect(labels(back)).toEqual(['Hall reef', 'Big reef', 'Reef nano'])
   })
 
   test('a whole name goes before the beginning of a longer one', () => {
@@ -298,6 +322,36 @@ describe('when', () => {
     ['quar cu 2.1 2026-08-01 12:00', '2026-08-01T11:00:00.000Z'],
   ])('%s', (line, expected) => expect(at(line)).toBe(expected))
 
+  test.each([
+    ['quar cu 2.1 now', '2026-11-23T18:30:00.000Z'],
+    ['quar cu 2.1 11/20 21:00', '2026-11-20T21:00:00.000Z'],
+    ['quar cu 2.1 20/11 21:00', '2026-11-20T21:00:00.000Z'],
+    ['quar cu 2.1 11/20/2026 21:00', '2026-11-20T21:00:00.000Z'],
+    ['quar cu 2.1 29 feb 2pm', 'unclear'],
+  ])('%s', (line, expected) => {
+    const back = read(line)
+    expect(back.state === 'keep' ? back.contents[0]!.happened : back.state).toBe(expected)
+  })
+
+  test('a date that could be two days is asked about', () => {
+    expect(labels(read('quar cu 2.1 11/10 21:00'))).toEqual(['10 November 2026', '11 October 2026'])
+  })
+
+  test.each([
+    'needle ate 31 nov',
+    'quar cu 2.1 31 nov 21:00',
+    'needle ate 2026-11-31',
+    'needle ate 31/11',
+    'needle ate 25:00',
+    'needle ate 13pm',
+  ])('%s is no time, and does not land today', (line) =>
+    expect(read(line)).toMatchObject({ state: 'unclear', message: expect.stringMatching(/no date|no time of day/) }),
+  )
+
+  test('a note may hold what is no date', () => {
+    expect(kept(read('hall note lamp comes 31 nov'))[0]).toMatchObject({ text: 'lamp comes 31 nov' })
+  })
+
   test('a day without a time of day is asked about', () => {
     expect(read('quar cu 2.1 yesterday')).toMatchObject({
       state: 'choose',
@@ -346,4 +400,23 @@ test('an empty line is nothing, and odd ones never throw', () => {
     'quar all',
   ])
     expect(['choose', 'unclear', 'keep', 'empty']).toContain(read(line).state)
+})
+
+describe('equipment', () => {
+  const switched = (line: string) =>
+    kept(read(line)).map((content) => content.kind === 'equipment' && `${content.item} ${content.running}`)
+
+  test.each([
+    ['hall carbon in', ['carbon true']],
+    ['hall uv off', ['uv false']],
+    ['hall skimmer on', ['skimmer true']],
+    ['hall uv off, skimmer on', ['uv false', 'skimmer true']],
+    ['hall turned off the flow and the skimmer', ['flow false', 'skimmer false']],
+    ['hall auto top-off back on 12:00', ['auto-top-off true']],
+    ['hall carbon out', ['carbon false']],
+  ])('%s', (line, expected) => expect(switched(line)).toEqual(expected))
+
+  test('without on or off it is asked', () => {
+    expect(labels(read('hall skimmer'))).toEqual(['on', 'off'])
+  })
 })

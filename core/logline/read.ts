@@ -2,11 +2,14 @@ import { animalLabel, residentsOf, tankOfAnimal, type Animal } from '../househol
 import type { Tank } from '../household/tanks.ts'
 import { tankById } from '../household/tanks.ts'
 import type { Content } from '../journal/entry.ts'
+import { hasDecimalComma } from '../numbers/locale.ts'
 import { iso } from '../time/zone.ts'
+import { readEquipment } from './equipment.ts'
 import { candidatesOf, completeName, findName } from './names.ts'
 import { looksNumeric } from './numbers.ts'
 import { findParameter, parametersBeginning, readReading } from './reading.ts'
-import { labelsOf, readSighting, sharedTank, signsBeginning } from './sighting.ts'
+import { labelsOf, readSighting, sharedTank } from './sighting.ts'
+import { signsBeginning } from './sign-words.ts'
 import { replaceToken, tokenize, type Token } from './tokens.ts'
 import { choose, isStop, unclear, type Choice, type LogContext, type ReadBack, type Stop } from './types.ts'
 import { readDose, readWaterChange } from './water.ts'
@@ -22,13 +25,16 @@ const MOVE_WORDS = new Set(['to', 'into', '>', '->', '→'])
 const DEATH_WORDS = new Set(['died', 'dead', 'dies'])
 const VERBS = ['change', 'dose', 'note']
 const MAX_COMPLETIONS = 6
+/** A name is at most so many words less one; `note` comes after it. */
+const NOTE_WITHIN = 5
+const JOINS = new Set(['and', '&', '+'])
 
 /**
  * Reads one typed line as what the journal would keep: readings, a water change, a dose, a sighting, a move, a death or a
  * note, for the tanks, animals and products there are. Nothing is written here.
  */
 export function readLine(line: string, context: LogContext): ReadBack {
-  const tokens = tokenize(line)
+  const tokens = tokenize(line, hasDecimalComma(context.locale))
   const completions = completionsOf(line, tokens, context)
   if (tokens.length === 0) return { state: 'empty', completions }
   const read = readTokens(line, tokens, context)
@@ -39,7 +45,10 @@ export function readLine(line: string, context: LogContext): ReadBack {
 }
 
 function readTokens(line: string, all: readonly Token[], context: LogContext): Kept | Stop {
-  const timed = readWhen(line, all, context)
+  const read = readWhen(line, all, context)
+  // A note keeps all its words: a time that cannot be read is one of them.
+  const isNote = all.slice(0, NOTE_WITHIN).some(({ key }) => key === 'note')
+  const timed = isStop(read) && isNote ? { at: context.now, rest: [...all], notices: [] } : read
   if (isStop(timed)) return timed
   const { rest, notices } = timed
   const happened = iso(timed.at)
@@ -92,9 +101,12 @@ function aboutTank(
     return single(readWaterChange(line, rest.slice(2), tank, happened, context), rest, 2)
   const residents = residentsOf(context.journal, tank.id)
   if (verb.key === 'all' && residents.length > 0) return seen(line, rest.slice(1), residents, happened, context)
+  const switched = readEquipment(line, rest, tank, happened)
+  if (switched !== null) return isStop(switched) ? switched : { contents: switched, notices: [] }
   const kept: Kept = { contents: [], notices: [] }
   let words = rest
   while (words.length > 0) {
+    if (kept.contents.length > 0 && JOINS.has(words[0]!.key) && words.length > 1) words = words.slice(1)
     const reading = readReading(line, words, tank, happened, context)
     if (reading === null)
       return kept.contents.length === 0
@@ -211,13 +223,15 @@ function seen(
   { journal }: LogContext,
 ): Kept | Stop {
   if (words.length === 0) return unclear(`${labelsOf(animals)}: what was seen?`)
-  const tankId = sharedTank(animals)
-  if (tankId === null) return unclear(`${labelsOf(animals)} are in different tanks: write a line for each`)
-  if (!tankById(journal, tankId)) return unclear('their tank is not on record')
-  const sighting = readSighting(line, words, animals, tankId, happened)
+  if (animals.some((animal) => !tankById(journal, tankOfAnimal(animal) ?? '')))
+    return unclear('their tank is not on record')
+  const among = candidatesOf(journal).filter(({ named }) => named.kind === 'animal')
+  const sighting = readSighting(line, words, animals, happened, among)
   if (isStop(sighting)) return sighting
-  const { content, unread } = sighting
-  return { contents: [content], notices: unread.map((words) => `“${words}” is kept in your words`) }
+  return {
+    contents: sighting.contents,
+    notices: sighting.unread.map((text) => `“${text}” is kept in your words`),
+  }
 }
 
 function moved(

@@ -1,110 +1,197 @@
 import { animalLabel, tankOfAnimal, type Animal } from '../household/animals.ts'
 import type { ContentOf } from '../journal/entry.ts'
-import { SIGNS } from '../catalogue/sign.ts'
-import type { Token } from './tokens.ts'
-import { choose, type Stop } from './types.ts'
+import { clausesOf, type Clause } from './clauses.ts'
+import type { Candidate } from './names.ts'
+import { readPhrase, type PhraseRead, type SaidSign } from './phrase.ts'
+import { replaceToken, type Token } from './tokens.ts'
+import { choose, isStop, unclear, type Choice, type Stop } from './types.ts'
 
-const APPETITE: [RegExp, number][] = [
-  [/^(ate|eats|eating|eaten) (all|everything|well)$/, 4],
-  [/^(ate|eats|eating|eaten|feeds|fed)( some| a bit)?$/, 3],
-  [/^(spits|spat|spitting)( food| it out)?$/, 2],
-  [/^(looks|looked) at (the )?food$/, 1],
-  [
-    /^(ignores|ignored) (the )?food$|^(did not|didnt|not|no) (eat|eating|feed|feeding)$|^(refused|refuses)( food)?$|^off food$/,
-    0,
-  ],
-]
+type Sighting = ContentOf<'sighting'>
 
-const bare = (text: string) => text.toLowerCase().replace(/[’']/g, '').replace(/\s+/g, ' ').trim()
-
-interface PhraseRead {
-  sign?: { sign: string; present: boolean }
-  appetite?: number
+/** A clause with what it says. */
+interface ReadClause {
+  clause: Clause
+  read: PhraseRead
 }
 
-/** What one phrase says. A sign's own words win over "no" before another sign: "not eating" is a sign. */
-function readPhrase(phrase: string): PhraseRead | 'several' | null {
-  const appetite = APPETITE.find(([pattern]) => pattern.test(phrase))
-  const matches = (text: string) => {
-    const found = SIGNS.flatMap((sign) =>
-      sign.words.filter((word) => ` ${text} `.includes(` ${word} `)).map((word) => ({ sign, word })),
+/** Ways to say a clause so that nothing is left open, with the words as typed kept in brackets. */
+function inPlace(line: string, { from, to, text }: Clause, label: string, words: string): Choice {
+  const plain = text.replace(/[()]/g, ' ').replace(/\?/g, '')
+  return { label, text: replaceToken(line, { from, to }, plain === words ? words : `${words} (${plain})`) }
+}
+
+function askAboutSign(line: string, clause: Clause, said: SaidSign): Stop {
+  if (said.signs.length > 1)
+    return choose(
+      `“${clause.text}” could be ${said.signs.length} signs`,
+      said.signs.map(({ label, words }) => inPlace(line, clause, label, words[0]!)),
     )
-    const longest = Math.max(0, ...found.map(({ word }) => word.length))
-    return [...new Set(found.filter(({ word }) => word.length === longest).map(({ sign }) => sign.id))]
+  const { label, words } = said.signs[0]!
+  const typed = words[0]!
+  return choose(`“${clause.text}”: ${label}, there now or not?`, [
+    inPlace(line, clause, `${label}: seen`, `${typed} present`),
+    inPlace(line, clause, `not: ${label}`, `no ${typed}`),
+  ])
+}
+
+/** Rewrites one clause's line so that several of its signs are each said outright. */
+function askAboutSigns(line: string, clause: Clause, read: PhraseRead): Stop | null {
+  const open = read.signs.find(({ polarity, signs }) => polarity === 'ask' || signs.length > 1)
+  if (!open) return null
+  if (read.signs.length === 1) return askAboutSign(line, clause, open)
+  const others = read.signs
+    .filter((one) => one !== open)
+    .map(
+      ({ signs, polarity }) =>
+        `${polarity === 'absent' ? 'no ' : ''}${signs[0]!.words[0]!}${polarity === 'present' ? ' present' : ''}`,
+    )
+  const { label, words } = open.signs[0]!
+  const said = (word: string) => [...others, word].join(', but ')
+  return choose(`“${clause.text}”: ${label}, there now or not?`, [
+    inPlace(line, clause, `${label}: seen`, said(`${words[0]!} present`)),
+    inPlace(line, clause, `not: ${label}`, said(`no ${words[0]!}`)),
+  ])
+}
+
+function askAboutAppetite(line: string, clause: Clause): Stop {
+  return choose(`“${clause.text}”: how did it eat?`, [
+    inPlace(line, clause, 'ate some', 'ate some'),
+    inPlace(line, clause, 'did not eat', 'not eating'),
+    inPlace(line, clause, 'ate all', 'ate all'),
+  ])
+}
+
+/** Signs of one kind in a list share a denial more easily than a sign of the skin and something the animal does. */
+const kindOf = (read: PhraseRead) => read.signs[0]?.signs[0]?.kind
+
+const isDeniedBefore = (read: PhraseRead) => read.signs.some(({ denied }) => denied === 'before')
+const isDeniedAfter = (read: PhraseRead) => read.signs.some(({ denied }) => denied === 'after')
+const isBare = (read: PhraseRead) =>
+  read.signs.length > 0 && read.signs.every(({ denied, outright }) => denied === null && !outright)
+const deny = (read: PhraseRead): PhraseRead => ({
+  ...read,
+  signs: read.signs.map((sign) => ({ ...sign, polarity: 'absent', denied: 'before' })),
+})
+const leaveOpen = (read: PhraseRead): PhraseRead => ({
+  ...read,
+  signs: read.signs.map((sign) => ({ ...sign, polarity: 'ask' })),
+})
+
+/**
+ * Carries denials over a list: "no white spots, dust or slime" denies all three; "no white spots and scratching" leaves the
+ * second open; "no white spots, scratching" denies the first alone.
+ */
+function carryDenials(clauses: readonly ReadClause[]): ReadClause[] {
+  const out = clauses.map((one) => ({ ...one }))
+  for (let i = 1; i < out.length; i++) {
+    const before = out[i - 1]!.read
+    const { clause, read } = out[i]!
+    if (clause.isNamed || clause.joint === 'but' || !isBare(read)) continue
+    if (!isDeniedBefore(before)) {
+      // "white spots or dust": one of the two.
+      if (
+        clause.joint === 'or' &&
+        before.signs.length > 0 &&
+        before.signs.every(({ polarity }) => polarity === 'present')
+      )
+        out[i]!.read = leaveOpen(read)
+      continue
+    }
+    const orAhead = () => {
+      for (let j = i + 1; j < out.length && !out[j]!.clause.isNamed && isBare(out[j]!.read); j++)
+        if (out[j]!.clause.joint === 'or') return true
+      return false
+    }
+    if (clause.joint === 'or' || orAhead()) out[i]!.read = deny(read)
+    else if (clause.joint === 'and' || kindOf(before) === kindOf(read)) out[i]!.read = leaveOpen(read)
   }
-  const denied = /^(no|not|without|stopped) (.+)$/.exec(phrase)
-  const own = matches(phrase)
-  const ownCoversAll =
-    denied && own.some((id) => SIGNS.find((sign) => sign.id === id)!.words.some((word) => phrase.startsWith(word)))
-  const signs = denied && !ownCoversAll ? matches(denied[2]!) : own
-  if (signs.length > 1) return 'several'
-  if (signs.length === 0 && !appetite) return null
-  return {
-    ...(signs[0] !== undefined && { sign: { sign: signs[0], present: !(denied && !ownCoversAll) } }),
-    ...(appetite && { appetite: appetite[1] }),
+  // "white spots and dust gone": whether the first is gone too is not said.
+  for (let i = out.length - 2; i >= 0; i--) {
+    const { clause, read } = out[i + 1]!
+    const before = out[i]!.read
+    if (clause.isNamed || clause.joint === 'but' || !isDeniedAfter(read) || !isBare(before)) continue
+    if (/\b(both|all)\b/i.test(clause.text))
+      out[i]!.read = { ...deny(before), signs: deny(before).signs.map((sign) => ({ ...sign, denied: 'after' })) }
+    else if (clause.joint === 'and' || kindOf(before) === kindOf(read)) out[i]!.read = leaveOpen(before)
   }
+  return out
 }
 
 /**
- * What was seen of some animals, from the words after their names. Known signs and appetite are told out; the words are
- * kept as written, whatever of them was understood.
+ * What was seen of some animals, from the words after their names. A sign that is denied, gone or healed is kept as absent;
+ * where the words leave it open it is asked. Each clause belongs to the animals named nearest before it. The words are kept
+ * as written, whatever of them was understood.
  * @param tokens the words after the names; none is no sighting
+ * @param among  the names that may stand within the words
  */
 export function readSighting(
   line: string,
   tokens: readonly Token[],
   animals: readonly Animal[],
-  tankId: string,
   happened: string,
-): { content: ContentOf<'sighting'>; unread: string[] } | Stop {
-  const text = line.slice(tokens[0]!.from, tokens.at(-1)!.to)
-  const phrases: string[] = []
-  let phrase: string[] = []
-  for (const token of tokens) {
-    if (token.key !== 'and' && token.key !== '&') phrase.push(token.key)
-    if (token.comma || token.key === 'and' || token.key === '&' || token === tokens.at(-1)) {
-      if (phrase.length > 0) phrases.push(bare(phrase.join(' ')))
-      phrase = []
-    }
+  among: readonly Candidate[],
+): { contents: Sighting[]; unread: string[] } | Stop {
+  const clauses = clausesOf(line, tokens, animals, among)
+  if (isStop(clauses)) return clauses
+  const read = carryDenials(clauses.map((clause) => ({ clause, read: readPhrase(clause.text) })))
+  for (const { clause, read: said } of read) {
+    const open = askAboutSigns(line, clause, said) ?? (said.appetiteUnclear ? askAboutAppetite(line, clause) : null)
+    if (open) return open
   }
+  const contents: Sighting[] = []
+  for (const part of byAnimals(read)) {
+    const content = sightingOf(part, happened)
+    if (isStop(content)) return content
+    contents.push(content)
+  }
+  const unread = read
+    .filter(({ read: { signs, appetite, seen } }) => signs.length === 0 && appetite === null && seen === null)
+    .map(({ clause }) => clause.text)
+  return { contents, unread }
+}
+
+const keyOf = ({ clause }: ReadClause) =>
+  clause.animals
+    .map(({ id }) => id)
+    .sort()
+    .join(' ')
+
+/** The clauses, those of the same animals together, in the order the animals were first named. */
+function byAnimals(clauses: readonly ReadClause[]): ReadClause[][] {
+  const parts = new Map<string, ReadClause[]>()
+  for (const one of clauses) parts.set(keyOf(one), [...(parts.get(keyOf(one)) ?? []), one])
+  return [...parts.values()]
+}
+
+function sightingOf(part: readonly ReadClause[], happened: string): Sighting | Stop {
+  const { animals } = part[0]!.clause
+  const tankId = sharedTank(animals)
+  if (tankId === null) return unclear(`${labelsOf(animals)} are in different tanks: write a line for each`)
   const signs = new Map<string, boolean>()
-  let appetite: number | undefined
-  const unread: string[] = []
-  for (const one of phrases) {
-    const read = readPhrase(one)
-    if (read === null) unread.push(one)
-    if (read === 'several') {
-      const options = SIGNS.filter((sign) => sign.words.some((word) => ` ${one} `.includes(` ${word} `)))
-      return choose(
-        `“${one}” could be two signs`,
-        options.map(({ label, words }) => ({ label, text: line.replace(text, text.replace(one, words[0]!)) })),
-      )
+  let appetite: number | null = null
+  let seen: boolean | null = null
+  for (const { read } of part) {
+    for (const { signs: named, polarity } of read.signs) {
+      const { id, label } = named[0]!
+      const present = polarity === 'present'
+      if (signs.has(id) && signs.get(id) !== present)
+        return unclear(`${label} is said to be there and not to be there: write which`)
+      signs.set(id, present)
     }
-    if (read?.sign) signs.set(read.sign.sign, read.sign.present)
-    if (read?.appetite !== undefined) appetite = read.appetite
+    appetite = read.appetite ?? appetite
+    seen = read.seen ?? seen
   }
-  const content: ContentOf<'sighting'> = {
+  return {
     kind: 'sighting',
     happened,
     tankId,
     animalIds: animals.map(({ id }) => id),
     signs: [...signs].map(([sign, present]) => ({ sign, present })),
-    ...(appetite !== undefined && { appetite }),
-    words: text,
+    ...(appetite !== null && { appetite }),
+    ...(seen !== null && { seen }),
+    words: part.map(({ clause }) => clause.text).join(', '),
   }
-  return { content, unread }
 }
-
-/** Signs that a word being typed could become. */
-export const signsBeginning = (key: string): { label: string; word: string }[] =>
-  key.length < 2
-    ? []
-    : SIGNS.flatMap(({ label, words }) =>
-        words
-          .filter((word) => word.startsWith(key) && word !== key)
-          .slice(0, 1)
-          .map((word) => ({ label, word })),
-      )
 
 /** Animals of one line must share a tank; otherwise the line could not say where. */
 export const sharedTank = (animals: readonly Animal[]): string | null => {

@@ -11,7 +11,12 @@ import type { ReadBack } from './types.ts'
 export const NOW = Date.parse('2026-11-23T18:30:00Z')
 
 /** Reads lines in a household of five tanks with their animals and bottles. */
-export function household({ units = METRIC, now = NOW, extra = [] as Content[] } = {}) {
+export function household({
+  units = METRIC,
+  now = NOW,
+  extra = [] as Content[],
+  locale = undefined as string | undefined,
+} = {}) {
   const { record } = scribe()
   const journal = new Journal()
   const tank = (tankId: string, name: string, water: 'marine' | 'freshwater' = 'marine'): Content =>
@@ -51,6 +56,7 @@ export function household({ units = METRIC, now = NOW, extra = [] as Content[] }
       journal,
       settings: { timeZone: 'Europe/Lisbon', units: units, clock: zoneClock('Europe/Lisbon') },
       now,
+      ...(locale !== undefined && { locale }),
     })
 }
 

@@ -8,6 +8,8 @@ export interface LogContext {
   settings: Settings
   /** ms */
   now: number
+  /** BCP 47 name of the locale numbers are typed in: decides whether `0,4` is 0.4; without one a comma is asked about. */
+  locale?: string
   /** The entry that what is typed will stand in for, when one is corrected. */
   correcting?: string
 }

@@ -1,6 +1,6 @@
 import { MS_PER_DAY, MS_PER_HOUR, MS_PER_MINUTE, dayFromText, dayText, weekdayOf, type Day } from '../time/zone.ts'
-import type { Token } from './tokens.ts'
-import { choose, unclear, type LogContext, type Stop } from './types.ts'
+import { replaceToken, type Token } from './tokens.ts'
+import { choose, isStop, unclear, type LogContext, type Stop } from './types.ts'
 
 /** When a line happened, and the words that are left once the time is taken off its end. */
 export interface Timed {
@@ -10,7 +10,20 @@ export interface Timed {
 }
 
 const WEEKDAYS = ['sun', 'mon', 'tue', 'wed', 'thu', 'fri', 'sat']
-const MONTHS = ['jan', 'feb', 'mar', 'apr', 'may', 'jun', 'jul', 'aug', 'sep', 'oct', 'nov', 'dec']
+const MONTHS = [
+  'January',
+  'February',
+  'March',
+  'April',
+  'May',
+  'June',
+  'July',
+  'August',
+  'September',
+  'October',
+  'November',
+  'December',
+]
 const MINUTES_PER_DAY = 1440
 /** A clock that runs a little ahead of another device's is not the future. */
 const TOLERANCE_MS = 2 * MS_PER_MINUTE
@@ -34,33 +47,72 @@ interface DayRead {
   words: number
 }
 
-/** A day at the end of the words: `yesterday`, `mon`, `18 nov`, `nov 18`, `2026-11-18`. */
-function dayAtEnd(tokens: readonly Token[], today: Day): DayRead | null {
+/** Whether a word is written like a time of day, whatever its figures. */
+const looksLikeClock = (key: string) => /^\d{1,2}(:\d{2})?(am|pm)$|^\d{1,2}:\d{2}$/.test(key)
+
+const twoDigits = (value: number) => String(value).padStart(2, '0')
+
+/** The latest day of a date without its year that is not ahead; null where no such date exists. */
+function latestDay(date: number, month: number, today: Day): Day | null {
+  const year = Number(dayText(today).slice(0, 4))
+  for (const y of [year, year - 1]) {
+    const day = dayFromText(`${y}-${twoDigits(month)}-${twoDigits(date)}`)
+    if (day !== null && day <= today) return day
+  }
+  return null
+}
+
+/** `11/28`, `28/11`, `11/28/2026`: read where only one of its figures can be the month, else asked about. */
+function slashedDay(line: string, token: Token, today: Day): DayRead | Stop | null {
+  const parts = /^(\d{1,2})\/(\d{1,2})(?:\/(\d{2}|\d{4}))?$/.exec(token.key)
+  if (!parts) return null
+  const [a, b] = [Number(parts[1]), Number(parts[2])]
+  const yearText = parts[3] === undefined ? null : parts[3].padStart(4, '20')
+  const dayOf = (month: number, date: number) =>
+    yearText === null
+      ? latestDay(date, month, today)
+      : dayFromText(`${yearText}-${twoDigits(month)}-${twoDigits(date)}`)
+  const days = [...new Set([dayOf(a, b), dayOf(b, a)])].filter((day) => day !== null)
+  if (days.length === 0) return unclear(`“${token.text}” is no date`)
+  if (days.length === 1) return { day: days[0]!, words: 1 }
+  return choose(
+    `“${token.text}”: which day?`,
+    days.map((day) => ({ label: dateWords(day), text: replaceToken(line, token, dayText(day)) })),
+  )
+}
+
+const dateWords = (day: Day) => {
+  const [year, month, date] = dayText(day).split('-') as [string, string, string]
+  return `${Number(date)} ${MONTHS[Number(month) - 1]} ${year}`
+}
+
+/** A day at the end of the words: `yesterday`, `mon`, `18 nov`, `nov 18`, `2026-11-18`, `11/28`. */
+function dayAtEnd(line: string, tokens: readonly Token[], today: Day): DayRead | Stop | null {
   const last = tokens.at(-1)
   if (!last) return null
   if (last.key === 'today') return { day: today, words: 1 }
   if (last.key === 'yesterday') return { day: today - 1, words: 1 }
   const dated = dayFromText(last.key)
   if (dated !== null) return { day: dated, words: 1 }
+  if (/^\d{4}-\d{1,2}-\d{1,2}$/.test(last.key)) return unclear(`“${last.text}” is no date`)
+  const slashed = slashedDay(line, last, today)
+  if (slashed) return slashed
   const weekday = WEEKDAYS.findIndex(
     (name) => last.key === name || (last.key.startsWith(name) && last.key.endsWith('day')),
   )
   if (weekday >= 0) return { day: today - ((weekdayOf(today) - weekday + 7) % 7), words: 1 }
   const before = tokens.at(-2)
   if (!before) return null
-  const month = (key: string) => MONTHS.findIndex((name) => key.length >= 3 && key.startsWith(name))
-  const dayNumber = (key: string) => (/^\d{1,2}$/.test(key) ? Number(key) : NaN)
+  const month = (key: string) => (key.length < 3 ? -1 : MONTHS.findIndex((name) => name.toLowerCase().startsWith(key)))
+  const dayNumber = (key: string) => Number(/^(\d{1,2})(?:st|nd|rd|th|\.)?$/.exec(key)?.[1] ?? NaN)
   const pair =
     month(last.key) >= 0 ? [dayNumber(before.key), month(last.key)] : [dayNumber(last.key), month(before.key)]
   const [date, monthIndex] = pair as [number, number]
   if (Number.isNaN(date) || monthIndex < 0) return null
-  // The latest such date that is not ahead.
-  const year = Number(dayText(today).slice(0, 4))
-  for (const y of [year, year - 1]) {
-    const day = dayFromText(`${y}-${String(monthIndex + 1).padStart(2, '0')}-${String(date).padStart(2, '0')}`)
-    if (day !== null && day <= today) return { day, words: 2 }
-  }
-  return null
+  const day = latestDay(date, monthIndex + 1, today)
+  return day === null
+    ? unclear(`“${before.text} ${last.text}” is no date: there was no ${date} ${MONTHS[monthIndex]} this year or last`)
+    : { day, words: 2 }
 }
 
 function agoAtEnd(tokens: readonly Token[]): { ms: number; words: number } | null {
@@ -92,6 +144,8 @@ export function readWhen(line: string, tokens: readonly Token[], { now, settings
   const ago = agoAtEnd(tokens)
   if (ago) return { at: now - ago.ms, rest: tokens.slice(0, -ago.words), notices: [] }
   let rest = tokens.slice()
+  if (rest.at(-1)?.key === 'now' && rest.length > 1)
+    return { at: now, rest: rest.slice(0, rest.at(-2)?.key === 'just' ? -2 : -1), notices: [] }
   let minutes: number | null = null
   const takeClock = () => {
     const read = clockMinutes(rest.at(-1)?.key ?? '')
@@ -100,9 +154,12 @@ export function readWhen(line: string, tokens: readonly Token[], { now, settings
     rest = rest.slice(0, rest.at(-2)?.key === 'at' ? -2 : -1)
   }
   takeClock()
-  const dayRead = dayAtEnd(rest, today)
+  const dayRead = dayAtEnd(line, rest, today)
+  if (dayRead && isStop(dayRead)) return dayRead
   if (dayRead) rest = rest.slice(0, -dayRead.words)
   if (dayRead && minutes === null) takeClock()
+  const unread = rest.at(-1)
+  if (minutes === null && unread && looksLikeClock(unread.key)) return unclear(`“${unread.text}” is no time of day`)
   if (!dayRead && minutes === null) return { at: now, rest, notices: [] }
   const body = line.slice(0, rest.at(-1)?.to ?? 0)
   const day = dayRead?.day ?? today

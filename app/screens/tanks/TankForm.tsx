@@ -43,7 +43,7 @@ export function TankForm({
   const form = useForm<Values>({
     defaultValues: {
       name: tank?.name ?? '',
-      short: tank && tank.short !== tank.name.split(/\s+/)[0]!.toLowerCase() ? tank.short : '',
+      short: tank?.hasOwnShort ? tank.short : '',
       water: tank?.water ?? 'marine',
       role: tank?.role ?? 'display',
       profile: tank?.profile ?? '',
