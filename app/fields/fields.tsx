@@ -1,6 +1,7 @@
 import { useId, type HTMLInputTypeAttribute, type ReactNode } from 'react'
 import { useController, type Control, type FieldPath, type FieldValues } from 'react-hook-form'
 import { styled } from 'styled-components'
+import { figureShown, figureTyped } from './figure-text.ts'
 import { described, FieldShell, inputShape, type Problem } from './shell.tsx'
 
 const Input = styled.input<{ $mono?: boolean }>`
@@ -66,7 +67,8 @@ export function TextField<V extends FieldValues>({
     <Input
       {...field}
       // A field that appears while the form is open has no value yet.
-      value={field.value ?? ''}
+      value={figure ? figureShown(String(field.value ?? '')) : (field.value ?? '')}
+      onChange={figure ? (event) => field.onChange(figureTyped(event.target.value)) : field.onChange}
       {...described(id, hint, problem)}
       type={type}
       $mono={figure}

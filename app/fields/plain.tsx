@@ -1,5 +1,6 @@
 import { useId, type ReactNode } from 'react'
 import { styled } from 'styled-components'
+import { figureShown, figureTyped } from './figure-text.ts'
 import { described, FieldShell, inputShape, type Problem } from './shell.tsx'
 
 const Input = styled.input`
@@ -41,8 +42,8 @@ export function FigureField({
       <Beside>
         <Input
           {...described(id, hint, problem)}
-          value={value}
-          onChange={(event) => onChange(event.target.value)}
+          value={figureShown(value)}
+          onChange={(event) => onChange(figureTyped(event.target.value))}
           inputMode="decimal"
           autoComplete="off"
         />

@@ -1,18 +1,23 @@
-import { lazy, Suspense, useEffect, useRef, useState } from 'react'
+import { lazy, Suspense, useEffect, useRef, useState, type ReactNode } from 'react'
 import { RouterProvider as AriaRouter } from 'react-aria-components'
 import { NavigationType, Outlet, useLocation, useNavigate, useNavigationType } from 'react-router'
 import { styled } from 'styled-components'
 import { hasLiveRun } from '../../core/arrivals/live.ts'
 import { settingsOf } from '../../core/household/settings.ts'
-import { HouseholdProvider, useHousehold, useOpening, useShown } from '../journal/provider.tsx'
-import { Button } from '../look/buttons.ts'
+import { HouseholdProvider, useHousehold, useOpening, useShownSoon } from '../journal/provider.tsx'
+import { Button, PlainButton } from '../look/buttons.ts'
 import { Bar, Small, Stack, Title } from '../look/text.ts'
 import { refusalOf } from '../storage/refusal.ts'
 import { Header } from './Header.tsx'
 import { LogLine } from './LogLine.tsx'
+import { momentBeside, spanText } from '../../core/time/words.ts'
+import { MS_PER_HOUR } from '../../core/time/zone.ts'
+import { plural } from '../words/numbers.ts'
+import { useNow } from './now.tsx'
 import { useShortcuts } from './shortcuts.ts'
 
 const FirstRun = lazy(async () => ({ default: (await import('../screens/first-run/FirstRun.tsx')).FirstRun }))
+const Welcome = lazy(async () => ({ default: (await import('../screens/first-run/Welcome.tsx')).Welcome }))
 const RunBar = lazy(async () => ({ default: (await import('../arrivals/RunBar.tsx')).RunBar }))
 const ShortcutList = lazy(async () => ({ default: (await import('./ShortcutList.tsx')).ShortcutList }))
 
@@ -33,18 +38,56 @@ const Waiting = styled.div`
   max-width: 640px;
 `
 
-const Opening = () => (
+const Loading = () => (
   <Waiting role="status">
     <Small>Opening …</Small>
   </Waiting>
 )
 
+/** A browser's storage that has not answered for so long is held up by something. */
+const SLOW_MS = 8000
+
+/** While the journal opens; where the browser does not answer, what may hold it up. */
+function Opening({ onRetry }: { onRetry: () => void }) {
+  const [isSlow, setSlow] = useState(false)
+  useEffect(() => {
+    const timer = setTimeout(() => setSlow(true), SLOW_MS)
+    return () => clearTimeout(timer)
+  }, [])
+  if (!isSlow) return <Loading />
+  return (
+    <Waiting role="alert">
+      <Stack>
+        <Title>This browser does not answer</Title>
+        <p>
+          Brinvo has asked it for the journal for {SLOW_MS / 1000} seconds. Most often another tab holds it up, or a
+          private window that may keep nothing, or a disk that is full. Nothing of your journal is touched.
+        </p>
+        <p>Close other tabs with Brinvo, or open it in a normal window; then try again.</p>
+        <div>
+          <Button onPress={onRetry}>Load the page again</Button>
+        </div>
+      </Stack>
+    </Waiting>
+  )
+}
+
 /** What stands round every screen: the header, the log line, and the journal that both read. */
 export function Frame() {
   const navigate = useNavigate()
   const opening = useOpening()
-  const { which, show } = useShown()
-  if (opening.isPending) return <Opening />
+  const shown = useShownSoon()
+  const { pathname } = useLocation()
+  if (shown === null) return <Opening onRetry={() => window.location.reload()} />
+  if (!shown.isChosen && pathname === '/')
+    return (
+      <AriaRouter navigate={(path) => void navigate(path)}>
+        <Suspense fallback={<Loading />}>
+          <Welcome onChoose={shown.show} />
+        </Suspense>
+      </AriaRouter>
+    )
+  if (opening.isPending) return <Opening onRetry={() => window.location.reload()} />
   if (opening.isError)
     return (
       <Waiting>
@@ -54,7 +97,7 @@ export function Frame() {
           <p>Nothing was lost by this. A normal window with site data allowed, or another browser, opens it.</p>
           <div>
             <Button onPress={() => void opening.refetch()}>Try again</Button>{' '}
-            {which === 'mine' && <Button onPress={() => show('sample')}>Show the sample household</Button>}
+            {shown.which === 'mine' && <Button onPress={() => shown.show('sample')}>Show the sample household</Button>}
           </div>
         </Stack>
       </Waiting>
@@ -62,9 +105,42 @@ export function Frame() {
   return (
     <AriaRouter navigate={(path) => void navigate(path)}>
       <HouseholdProvider snapshot={opening.data}>
-        <Inside />
+        <Inside
+          notices={
+            opening.restored === null ? null : <Restored count={opening.restored} onDismiss={opening.dismissRestored} />
+          }
+        />
       </HouseholdProvider>
     </AriaRouter>
+  )
+}
+
+/** The browser had cleared the database while the page was open: what was done, and what to do. */
+function Restored({ count, onDismiss }: { count: number; onDismiss: () => void }) {
+  return (
+    <Bar $tone="act" role="alert">
+      This browser had cleared the journal while it was open. {plural(count, 'entry', 'entries')} that this page still
+      held
+      {count === 1 ? ' was' : ' were'} written again. Export the journal, and let the browser keep this site’s data.{' '}
+      <PlainButton onPress={onDismiss}>dismiss</PlainButton>
+    </Bar>
+  )
+}
+
+/** A clock this far behind the newest entry has been set back, or is wrong. */
+const CLOCK_BACK_MS = 60_000
+
+function ClockWarning() {
+  const { journal, settings } = useHousehold()
+  const now = useNow()
+  const newest = journal.newestLogged === null ? null : Date.parse(journal.newestLogged)
+  if (newest === null || newest - now <= CLOCK_BACK_MS) return null
+  return (
+    <Bar $tone="soon" role="alert">
+      This device’s clock shows {momentBeside(now, newest, settings.clock)}, but the newest entry was written{' '}
+      {spanText((newest - now) / MS_PER_HOUR)} later than that. New entries take their time from the clock: set it
+      right, or type the time with each line.
+    </Bar>
   )
 }
 
@@ -88,7 +164,7 @@ function useNewScreen(main: React.RefObject<HTMLElement | null>): () => void {
   return () => left.current.set(key, main.current!.scrollTop)
 }
 
-function Inside() {
+function Inside({ notices }: { notices: ReactNode }) {
   const { journal } = useHousehold()
   const [showKeys, setShowKeys] = useState(false)
   const main = useRef<HTMLElement>(null)
@@ -99,6 +175,8 @@ function Inside() {
     <Layout>
       <div>
         <Header />
+        {notices}
+        <ClockWarning />
         {hasLiveRun(journal) && (
           <Suspense fallback={null}>
             <RunBar />
@@ -106,7 +184,7 @@ function Inside() {
         )}
       </div>
       <Main ref={main} tabIndex={-1} onScroll={onScroll}>
-        <Suspense fallback={<Opening />}>{isSetUp ? <Outlet /> : <FirstRun />}</Suspense>
+        <Suspense fallback={<Loading />}>{isSetUp ? <Outlet /> : <FirstRun />}</Suspense>
       </Main>
       {isSetUp ? <LogLine onShowKeys={() => setShowKeys(true)} /> : <div />}
       {showKeys && (

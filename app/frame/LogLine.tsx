@@ -5,6 +5,7 @@ import type { Choice, ReadBack } from '../../core/logline/types.ts'
 import { courseVerdict, VERDICT_WORDS } from '../../core/courses/range-words.ts'
 import type { Content, Entry } from '../../core/journal/entry.ts'
 import type { Journal } from '../../core/journal/journal.ts'
+import { locale } from '../fields/figure-text.ts'
 import { useKeeping, UnkeptNote } from '../journal/keeping.tsx'
 import { useHousehold } from '../journal/provider.tsx'
 import { PlainButton } from '../look/buttons.ts'
@@ -157,7 +158,7 @@ export function LogLine({ onShowKeys }: { onShowKeys: () => void }) {
   const field = useRef<HTMLInputElement>(null)
   const listId = useId()
   const back = useMemo(
-    () => readLine(text, { journal, settings, now: minute }),
+    () => readLine(text, { journal, settings, now: minute, locale: locale() }),
     // The journal is one object that grows: its revision says when to read again.
     // eslint-disable-next-line react-hooks/exhaustive-deps
     [text, journal, settings, revision, minute],
@@ -177,7 +178,7 @@ export function LogLine({ onShowKeys }: { onShowKeys: () => void }) {
   const enter = async () => {
     if (marked >= 0 && options[marked]) return pick(options[marked])
     // Read once more: the minute shown may be a minute old, and an entry may have come from another tab.
-    const now = readLine(text, { journal, settings, now: thisInstant() })
+    const now = readLine(text, { journal, settings, now: thisInstant(), locale: locale() })
     if (now.state !== 'keep' || busy) return
     const entries = await keep(now.contents)
     if (!entries) return

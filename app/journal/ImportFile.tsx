@@ -60,7 +60,13 @@ export function ImportFile() {
       for (const [id, jpeg] of photos) await photosOf(one.which).put(id, jpeg)
       return preview.fresh.length > 0 ? one.takeIn(preview.fresh) : []
     }, preview.fresh)
-    if (kept) setStep({ at: 'done', added: kept.length, same: preview.same, photos: photos.size })
+    if (!kept) return
+    // Another file may have been chosen meanwhile: its preview stays.
+    setStep((now) =>
+      now.at === 'look' && now.preview !== preview
+        ? now
+        : { at: 'done', added: kept.length, same: preview.same, photos: photos.size },
+    )
   }
   return (
     <Stack $gap={12}>

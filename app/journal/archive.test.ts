@@ -16,10 +16,38 @@ test.each([
   ['cut short', packArchive('{}', new Map([['p1', jpeg]])).slice(0, 40), /cannot be unpacked/],
   ['without a journal', zipSync({ 'notes.txt': strToU8('hello') }), /expected journal.json/],
   [
+    'with a picture whose name is a path',
+    zipSync({ 'journal.json': strToU8('{}'), 'photos/../../evil.jpg': jpeg }),
+    /evil\.jpg is no picture of a journal/,
+  ],
+  [
+    'that would fill the memory',
+    zipSync({ 'journal.json': new Uint8Array(40 * 1024 * 1024) }),
+    /would unpack to 40 MB: expected a file that Brinvo wrote/,
+  ],
+  [
     'with a picture that is none',
     zipSync({ 'journal.json': strToU8('{}'), 'photos/a.jpg': strToU8('GIF89a') }),
     /photos\/a.jpg is no JPEG/,
   ],
 ])('an archive %s says what is wrong', (_what, bytes, words) => {
   expect(readArchive(bytes)).toMatchObject({ problem: expect.stringMatching(words) })
+})
+
+test('whichever bit of an archive is flipped, nothing but what was packed is taken in', () => {
+  const text = JSON.stringify({ format: 'brinvo-journal', entries: Array.from({ length: 30 }, (_, i) => `entry ${i}`) })
+  const packed = packArchive(
+    text,
+    new Map([['p1', Uint8Array.from([0xff, 0xd8, ...Array.from({ length: 60 }, (_, i) => i)])]]),
+  )
+  const whole = readArchive(packed)
+  let refused = 0
+  for (let at = 2; at < packed.length; at++) {
+    const damaged = packed.slice()
+    damaged[at]! ^= 1 << (at % 8)
+    const read = readArchive(damaged)
+    if ('problem' in read) refused++
+    else expect(read).toEqual(whole)
+  }
+  expect(refused).toBeGreaterThan(packed.length / 2)
 })

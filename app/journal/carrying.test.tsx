@@ -115,6 +115,7 @@ describe('a journal brought in', () => {
     const text = textOf(elsewhere(photo('p2')))
     await choose(fileOf('a.json', strToU8(text)))
     await user.click(await screen.findByRole('button', { name: 'Add 1 entry' }))
+    await screen.findByText(/1 entry added/)
     await choose(fileOf('b.zip', packArchive(text, new Map([['p2', JPEG]]))))
     await user.click(await screen.findByRole('button', { name: 'Add 1 photo' }))
     await waitFor(async () => expect(await photosOf('sample').ids()).toEqual(['p2']))

@@ -41,8 +41,8 @@ export function useKeeping() {
     [household],
   )
   const keep = useCallback(
-    (contents: readonly Content[]) => run((one) => one.keep(contents), entriesOf(contents)),
-    [run],
+    (contents: readonly Content[]) => run((one) => one.keep(contents), entriesOf(household.journal, contents)),
+    [run, household],
   )
   return { keep, run, busy, unkept, clearUnkept: useCallback(() => setUnkept(null), []) }
 }

@@ -13,6 +13,8 @@ export interface Opened {
   store: JournalStore
   /** Stored values that could not be read as entries. */
   unreadable: number
+  /** How many entries were here when the journal was last open and are gone: the browser has cleared them. */
+  clearedEntries: number
 }
 
 const stores = new Map<Which, JournalStore>()
@@ -36,35 +38,99 @@ export function photosOf(which: Which): PhotoStore {
 
 const present = () => ({ now: Date.now(), timeZone: Intl.DateTimeFormat().resolvedOptions().timeZone || 'UTC' })
 
-/** Reads a journal from the device; the sample is written there first when it is not there yet. */
+/** What a tab hears of while a journal is open in it; only the last opening of each hears. */
+const listening = new Map<Which, () => void>()
+
+/**
+ * Reads a journal from the device; the sample is written there first when it is not there yet. What other tabs write while
+ * it is read is heard and taken in too.
+ */
 export async function openJournal(which: Which, ports: Ports): Promise<Opened> {
   const store = storeOf(which)
   const journal = new Journal()
+  listening.get(which)?.()
+  listening.set(
+    which,
+    store.subscribe((arrival) => {
+      if (arrival.kind === 'appended') journal.add(arrival.entries)
+    }),
+  )
+  const heldLast = which === 'mine' ? heldBefore() : 0
   const { unreadable } = await store.load((entries) => journal.add(entries))
   if (which === 'sample' && journal.size === 0) {
     const entries = await ports.buildSample(present())
-    await store.replace(entries)
+    await store.replace(() => entries)
     journal.add(entries)
   }
-  return { which, journal, store, unreadable }
+  return { which, journal, store, unreadable, clearedEntries: journal.size === 0 ? heldLast : 0 }
 }
 
 /** Puts a fresh sample, relative to now, in place of the one on the device. */
 export async function loadSampleAfresh(ports: Ports): Promise<void> {
-  await storeOf('sample').replace(await ports.buildSample(present()))
+  const entries = await ports.buildSample(present())
+  await storeOf('sample').replace(() => entries)
   // What was photographed in the old sample belongs to nothing any more.
   await photosOf('sample').clear()
 }
 
-const stamp = () => ({ id: newId(), logged: new Date().toISOString() })
+const MS = 1
+
+/**
+ * A stamp for a new entry. Corrections and strike-outs are ordered by when they were logged, so a new entry is never logged
+ * before the newest there is, though this device's clock may have been set back.
+ */
+function stamp(journal: Journal): { id: string; logged: string } {
+  const newest = journal.newestLogged === null ? -Infinity : Date.parse(journal.newestLogged)
+  return { id: newId(), logged: new Date(Math.max(Date.now(), newest + MS)).toISOString() }
+}
 
 /** Entries of contents, stamped now: several at one go keep their order. */
-export const entriesOf = (contents: readonly Content[]): Entry[] => contents.map((content) => ({ ...stamp(), content }))
-export const correctionOf = (id: string, content: Content): Entry => ({ ...stamp(), corrects: id, content })
-export const strikeOf = (id: string, why?: string): Entry => ({ ...stamp(), strikes: id, ...(why && { why }) })
+export const entriesOf = (journal: Journal, contents: readonly Content[]): Entry[] => {
+  const { logged } = stamp(journal)
+  return contents.map((content) => ({ id: newId(), logged, content }))
+}
+export const correctionOf = (journal: Journal, id: string, content: Content): Entry => ({
+  ...stamp(journal),
+  corrects: id,
+  content,
+})
+export const strikeOf = (journal: Journal, id: string, why?: string): Entry => ({
+  ...stamp(journal),
+  strikes: id,
+  ...(why && { why }),
+})
 
 /** On disk first, then in memory: what is shown as kept is kept. @throws StorageRefusal */
-export async function append({ journal, store }: Opened, entries: readonly Entry[]): Promise<void> {
-  await store.append(entries)
+export async function append({ which, journal, store }: Opened, entries: readonly Entry[]): Promise<void> {
+  await store.append(entries, () => journal.entries())
   journal.add(entries)
+  if (which === 'mine') rememberHeld(journal.size)
+}
+
+/** Takes an import in: what is on disk already is left out. @throws StorageRefusal */
+export async function merge({ which, journal, store }: Opened, entries: readonly Entry[]): Promise<Entry[]> {
+  const written = await store.merge(entries, () => journal.entries())
+  journal.add(written)
+  if (which === 'mine') rememberHeld(journal.size)
+  return written
+}
+
+const HELD = 'brinvo-mine-entries'
+
+/** How many entries the own journal held, kept apart from it: tells a browser's clearing from a new household. */
+export function rememberHeld(count: number): void {
+  try {
+    localStorage.setItem(HELD, String(count))
+  } catch {
+    // Then a cleared journal cannot be told from a new one.
+  }
+}
+
+/** How many entries the own journal held when it was last open on this device; 0 where nothing is known. */
+function heldBefore(): number {
+  try {
+    return Number(localStorage.getItem(HELD)) || 0
+  } catch {
+    return 0
+  }
 }

@@ -1,12 +1,21 @@
 import { useQuery, useQueryClient, type QueryClient } from '@tanstack/react-query'
 import { createContext, useCallback, useContext, useEffect, useMemo, useState, type ReactNode } from 'react'
-import { METRIC, settingsOf, type Settings } from '../../core/household/settings.ts'
+import { DEFAULT_SETTINGS, settingsOf, type Settings } from '../../core/household/settings.ts'
 import type { Content, Entry } from '../../core/journal/entry.ts'
 import type { Journal } from '../../core/journal/journal.ts'
-import { zoneClock } from '../../core/time/zone.ts'
 import type { Ports } from '../ports.ts'
 import { StorageRefusal, refusalOf } from '../storage/refusal.ts'
-import { append, correctionOf, entriesOf, loadSampleAfresh, openJournal, strikeOf, type Opened } from './opened.ts'
+import {
+  append,
+  correctionOf,
+  entriesOf,
+  loadSampleAfresh,
+  merge,
+  openJournal,
+  rememberHeld,
+  strikeOf,
+  type Opened,
+} from './opened.ts'
 import { rememberShown, shownLast, type Which } from './which.ts'
 
 /** The open journal as of its latest entry: a new object each time something is kept. */
@@ -20,15 +29,31 @@ const key = (which: Which) => ['journal', which] as const
 const snapshot = (opened: Opened): Snapshot => ({ opened, revision: opened.journal.revision })
 
 const PortsContext = createContext<Ports | null>(null)
-const ShownContext = createContext<{ which: Which; show: (which: Which) => void } | null>(null)
+interface Shown {
+  which: Which
+  /** Whether the keeper has chosen between the sample and an own household: on the very first visit they have not. */
+  isChosen: boolean
+  show: (which: Which) => void
+}
+const ShownContext = createContext<Shown | null>(null)
+
+const SHOWN = ['shown'] as const
 
 export function JournalProvider({ ports, children }: { ports: Ports; children: ReactNode }) {
-  const [which, setWhich] = useState(shownLast)
-  const show = useCallback((next: Which) => {
-    rememberShown(next)
-    setWhich(next)
-  }, [])
-  const shown = useMemo(() => ({ which, show }), [which, show])
+  const client = useQueryClient()
+  // Read from where the journals are; a browser that never answers opens nothing else either, and that is said there.
+  const { data: chosen } = useQuery({ queryKey: SHOWN, queryFn: shownLast, staleTime: Infinity, gcTime: Infinity })
+  const show = useCallback(
+    (next: Which) => {
+      client.setQueryData(SHOWN, next)
+      void rememberShown(next)
+    },
+    [client],
+  )
+  const shown = useMemo(
+    () => (chosen === undefined ? null : { which: chosen ?? ('sample' as const), isChosen: chosen !== null, show }),
+    [chosen, show],
+  )
   return (
     <PortsContext.Provider value={ports}>
       <ShownContext.Provider value={shown}>{children}</ShownContext.Provider>
@@ -43,15 +68,22 @@ function need<T>(value: T | null): T {
 
 /** Which journal is shown, and showing the other. */
 export const useShown = () => need(useContext(ShownContext))
+/** Which journal is shown; null while that is being read. */
+export const useShownSoon = () => useContext(ShownContext)
 export const usePorts = () => need(useContext(PortsContext))
 
-/** The journal that is shown, while it opens and after. */
+/**
+ * The journal that is shown, while it opens and after.
+ * @returns the query, and how many entries were written again after the browser had cleared them (null for none)
+ */
 export function useOpening() {
-  const { which } = useShown()
+  const shown = useShownSoon()
+  const which = shown?.which ?? 'sample'
   const ports = usePorts()
   const client = useQueryClient()
   const query = useQuery({
     queryKey: key(which),
+    enabled: shown !== null,
     queryFn: async () => snapshot(await openJournal(which, ports)),
     staleTime: Infinity,
     gcTime: Infinity,
@@ -61,19 +93,22 @@ export function useOpening() {
     refetchOnReconnect: false,
   })
   const store = query.data?.opened.store
+  const [restored, setRestored] = useState<number | null>(null)
   useEffect(
     () =>
       store?.subscribe((arrival) => {
-        if (arrival.kind === 'replaced') void client.resetQueries({ queryKey: key(which) })
+        // Read anew with the page as it stands: what is half typed on it stays.
+        if (arrival.kind === 'replaced') void client.invalidateQueries({ queryKey: key(which) })
+        else if (arrival.kind === 'restored') setRestored(arrival.count)
         else
           client.setQueryData<Snapshot>(key(which), (known) => {
-            known?.opened.journal.add(arrival.entries)
+            // The journal has heard of it already, from the same store.
             return known && snapshot(known.opened)
           })
       }),
     [store, client, which],
   )
-  return query
+  return { ...query, restored, dismissRestored: () => setRestored(null) }
 }
 
 /** Everything a screen reads and does. */
@@ -84,14 +119,18 @@ export interface Household {
   /** Rises with every entry: what is worked out from the journal depends on it. */
   revision: number
   unreadable: number
+  /** How many entries the browser has cleared since the journal was last open. */
+  clearedEntries: number
   /** Keeps what happened. Resolves once it is on disk. @throws StorageRefusal, and then nothing was kept */
   keep: (contents: readonly Content[]) => Promise<Entry[]>
   correct: (id: string, content: Content) => Promise<Entry[]>
   strike: (id: string, why?: string) => Promise<Entry[]>
-  /** Takes entries in as they are: an import. */
+  /** Keeps entries that are stamped already. @throws StorageRefusal, and then nothing was kept */
+  keepEntries: (entries: readonly Entry[]) => Promise<Entry[]>
+  /** Takes many entries in as they are: an import. */
   takeIn: (entries: readonly Entry[]) => Promise<Entry[]>
-  /** Puts these entries in place of the whole journal. */
-  replaceAll: (entries: readonly Entry[]) => Promise<void>
+  /** Puts other entries in place of the whole journal, given what is on disk: another tab's entries too. */
+  replaceAll: (make: (onDisk: Entry[]) => readonly Entry[] | Promise<readonly Entry[]>) => Promise<void>
   /** Loads the sample afresh, and shows it. */
   refreshSample: () => Promise<void>
 }
@@ -101,15 +140,18 @@ const HouseholdContext = createContext<Household | null>(null)
 /** The household of the open journal. Only below HouseholdProvider, which waits until it is open. */
 export const useHousehold = () => need(useContext(HouseholdContext))
 
-const UNSET: Settings = { timeZone: 'UTC', units: METRIC, clock: zoneClock('UTC') }
-
 async function write(client: QueryClient, opened: Opened, entries: readonly Entry[]): Promise<Entry[]> {
   try {
     await append(opened, entries)
   } catch (error) {
     throw error instanceof StorageRefusal ? error : refusalOf(error)
   }
-  client.setQueryData<Snapshot>(key(opened.which), snapshot(opened))
+  client.setQueryData<Snapshot>(key(opened.which), (known) => {
+    // The journal may have been read anew while this was written: then that one takes it in as well.
+    const current = known?.opened ?? opened
+    if (current !== opened) current.journal.add(entries)
+    return snapshot(current)
+  })
   return [...entries]
 }
 
@@ -124,25 +166,32 @@ export function HouseholdProvider({
   const ports = usePorts()
   const { show } = useShown()
   const value = useMemo((): Household => {
-    const { which, journal, store, unreadable } = opened
+    const { which, journal, store, unreadable, clearedEntries } = opened
     const put = (entries: readonly Entry[]) => write(client, opened, entries)
     return {
       which,
       journal,
       revision,
       unreadable,
-      settings: settingsOf(journal) ?? UNSET,
-      keep: (contents) => put(entriesOf(contents)),
-      correct: (id, content) => put([correctionOf(id, content)]),
-      strike: (id, why) => put([strikeOf(id, why)]),
-      takeIn: put,
-      async replaceAll(entries) {
-        await store.replace(entries)
-        await client.resetQueries({ queryKey: key(which) })
+      clearedEntries,
+      settings: settingsOf(journal) ?? DEFAULT_SETTINGS,
+      keep: (contents) => put(entriesOf(journal, contents)),
+      correct: (id, content) => put([correctionOf(journal, id, content)]),
+      strike: (id, why) => put([strikeOf(journal, id, why)]),
+      keepEntries: put,
+      async takeIn(entries) {
+        const written = await merge(opened, entries)
+        client.setQueryData<Snapshot>(key(which), snapshot(opened))
+        return written
+      },
+      async replaceAll(make) {
+        await store.replace(make)
+        if (which === 'mine') rememberHeld(0)
+        await client.invalidateQueries({ queryKey: key(which) })
       },
       async refreshSample() {
         await loadSampleAfresh(ports)
-        await client.resetQueries({ queryKey: key('sample') })
+        await client.invalidateQueries({ queryKey: key('sample') })
         show('sample')
       },
     }

@@ -43,7 +43,9 @@ export const keepPhotos = async (
   of: PhotoOf,
   happened = iso(thisInstant()),
 ): Promise<Entry[]> =>
-  photos.length === 0 ? [] : household.takeIn(entriesOf(await stored(household, photos, of, happened)))
+  photos.length === 0
+    ? []
+    : household.keepEntries(entriesOf(household.journal, await stored(household, photos, of, happened)))
 
 /**
  * Keeps something with its pictures, all of it or nothing: a second try after a refusal says nothing twice.
@@ -55,7 +57,7 @@ export async function keepWithPhotos(
   photos: readonly ScaledPhoto[],
   of: Omit<PhotoOf, 'about'>,
 ): Promise<Entry[]> {
-  const entries = entriesOf([content])
+  const entries = entriesOf(household.journal, [content])
   const pictures = await stored(household, photos, { ...of, about: entries[0]!.id }, content.happened)
-  return household.takeIn([...entries, ...entriesOf(pictures)])
+  return household.keepEntries([...entries, ...entriesOf(household.journal, pictures)])
 }

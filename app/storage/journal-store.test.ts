@@ -2,7 +2,7 @@ import { IDBFactory, IDBObjectStore } from 'fake-indexeddb'
 import localforage from 'localforage'
 import type { Entry } from '../../core/journal/entry.ts'
 import { note, scribe } from '../../core/journal/testing.ts'
-import { openJournalStore, type JournalStore } from './journal-store.ts'
+import { openJournalStore, type Arrival, type JournalStore } from './journal-store.ts'
 import { StorageRefusal } from './refusal.ts'
 
 let ids = 0
@@ -68,7 +68,7 @@ describe('a journal on this device', () => {
     await loaded(one)
     await one.append([old])
     await loaded(other)
-    await other.replace([fresh])
+    await other.replace(() => [fresh])
     // The old tab learns of it by the message or by its own next write; either way its segment starts empty.
     await one.append([late]).catch((error: unknown) => {
       expect(error).toBeInstanceOf(StorageRefusal)
@@ -86,5 +86,87 @@ describe('a journal on this device', () => {
     const entries: Entry[] = []
     expect(await open(name).load((part) => entries.push(...part))).toEqual({ unreadable: 2 })
     expect(entries).toEqual([entry])
+  })
+})
+
+describe('what must not be lost', () => {
+  test('starting empty puts aside what another tab kept, though this tab has not heard of it', async () => {
+    const name = freshName()
+    const [one, other] = [open(name), open(name)]
+    const entries = some(5)
+    for (const entry of entries) await other.append([entry])
+    let aside: Entry[] = []
+    await one.replace((onDisk) => {
+      aside = onDisk
+      return []
+    })
+    expect(aside.map(({ id }) => id).sort()).toEqual(entries.map(({ id }) => id).sort())
+    expect(await loaded(open(name))).toEqual([])
+  })
+
+  test('entries appended without locks while another tab starts empty are refused or put aside, never lost', async () => {
+    const name = freshName()
+    const [one, other] = [open(name), open(name)]
+    await loaded(one)
+    await loaded(other)
+    const entries = some(40)
+    const aside = new Set<string>()
+    const kept: string[] = []
+    const emptying = one.replace((onDisk) => {
+      for (const { id } of onDisk) aside.add(id)
+      return new Promise((settle) => setTimeout(() => settle([]), 5))
+    })
+    for (const entry of entries)
+      await other.append([entry]).then(
+        () => kept.push(entry.id),
+        () => undefined,
+      )
+    await emptying
+    const onDisk = new Set((await loaded(open(name))).map(({ id }) => id))
+    expect(kept.filter((id) => !onDisk.has(id) && !aside.has(id))).toEqual([])
+    expect(kept.length).toBeGreaterThan(0)
+  })
+
+  test('a start that was refused leaves the journal as it was, and the next entry is kept', async () => {
+    const name = freshName()
+    const store = open(name)
+    const [first, second] = some(2) as [Entry, Entry]
+    await store.append([first])
+    const put = IDBObjectStore.prototype.put
+    IDBObjectStore.prototype.put = () => {
+      throw new DOMException('no room', 'QuotaExceededError')
+    }
+    await expect(store.replace(() => some(3))).rejects.toMatchObject({ reason: 'full' })
+    IDBObjectStore.prototype.put = put
+    await store.append([second])
+    expect(await loaded(open(name))).toEqual([first, second])
+    await expect(
+      store.replace(() => {
+        throw new StorageRefusal('full')
+      }),
+    ).rejects.toMatchObject({ reason: 'full' })
+    expect(await loaded(open(name))).toEqual([first, second])
+  })
+
+  test('a browser that clears the database meanwhile: what the tab holds is written again, and that is told', async () => {
+    const name = freshName()
+    const store = open(name)
+    const told: Arrival[] = []
+    store.subscribe((arrival) => told.push(arrival))
+    const entries = some(4)
+    await store.append(entries.slice(0, 3))
+    await localforage.createInstance({ name, storeName: 'journal' }).clear()
+    await store.append([entries[3]!], () => entries.slice(0, 3))
+    expect(await loaded(open(name))).toEqual(entries)
+    expect(told).toEqual([{ kind: 'restored', count: 3 }])
+  })
+
+  test('an import leaves out what another tab has taken in meanwhile', async () => {
+    const name = freshName()
+    const [one, other] = [open(name), open(name)]
+    const entries = some(6)
+    await other.append(entries.slice(0, 2))
+    expect(await one.merge(entries)).toEqual(entries.slice(2))
+    expect(await loaded(open(name))).toEqual(entries)
   })
 })

@@ -1,7 +1,7 @@
 import localforage from 'localforage'
 import { isEntry } from '../../core/journal/check.ts'
 import type { Entry } from '../../core/journal/entry.ts'
-import { heldLocks, holdForPage, ifUnlocked, withLock } from './locks.ts'
+import { hasLocks, heldLocks, holdForPage, ifUnlocked, withLock } from './locks.ts'
 import { refusalOf, StorageRefusal } from './refusal.ts'
 
 /** Entries in a segment that is still written to: each append rewrites one segment, so it stays small. */
@@ -10,10 +10,19 @@ const OPEN_SEGMENT = 64
 const SEALED_SEGMENT = 1000
 /** So many small segments of closed tabs are worth packing together. */
 const WORTH_PACKING = 24
+/** Changes when the journal is replaced: a tab that knows another one has an old journal in memory. */
 const EPOCH = 'epoch'
+/** Is there as long as the database is: gone when the browser has cleared it. */
+const FOUNDED = 'founded'
+/** Without locks a tab may append while another replaces: so many looks for what came meanwhile. */
+const LOOKS_WITHOUT_LOCKS = 5
 
-/** What another tab did to the same journal. */
-export type Arrival = { kind: 'appended'; entries: Entry[] } | { kind: 'replaced' }
+/** What happened to the same journal without this tab's doing. */
+export type Arrival =
+  | { kind: 'appended'; entries: Entry[] }
+  | { kind: 'replaced' }
+  /** The browser had cleared the database; what this tab held in memory was written again. */
+  | { kind: 'restored'; count: number }
 
 export interface LoadReport {
   /** Stored values that are not entries any more; kept where they are, shown in Records. */
@@ -28,10 +37,25 @@ export interface JournalStore {
   readonly name: string
   /** Reads every segment, handing entries over a segment at a time. */
   load(take: (entries: Entry[]) => void): Promise<LoadReport>
-  /** @throws StorageRefusal when the browser would not keep them; then nothing was kept. Resolves once they are on disk. */
-  append(entries: readonly Entry[]): Promise<void>
-  /** Puts these entries in place of everything. @throws StorageRefusal */
-  replace(entries: readonly Entry[]): Promise<void>
+  /**
+   * Adds entries. Resolves once they are on disk.
+   * @param held everything this tab holds: written again where the browser has cleared the database meanwhile
+   * @throws StorageRefusal when the browser would not keep them; then nothing was kept
+   */
+  append(entries: readonly Entry[], held?: () => readonly Entry[]): Promise<void>
+  /**
+   * Adds many entries at once, an import: those whose id is on disk already are left out.
+   * @returns those that were written
+   * @throws StorageRefusal
+   */
+  merge(entries: readonly Entry[], held?: () => readonly Entry[]): Promise<Entry[]>
+  /**
+   * Puts other entries in place of everything, while no tab can append.
+   * @param make given what is on disk, another tab's entries too, answers what is to stand there instead; may be asked again
+   *   with more where the browser has no locks
+   * @throws StorageRefusal, or what `make` threw; then everything stands as before
+   */
+  replace(make: (onDisk: Entry[]) => readonly Entry[] | Promise<readonly Entry[]>): Promise<void>
   /** Hears of what other tabs do. */
   subscribe(hear: (arrival: Arrival) => void): () => void
 }
@@ -56,6 +80,8 @@ export function openJournalStore(name: string, newId: () => string): JournalStor
   let segment = 0
   let tail: Entry[] = []
   let epoch: string | null = null
+  /** The mark of the database this tab has read or begun; null before either. */
+  let founded: string | null = null
   let queue: Promise<unknown> = Promise.resolve()
 
   const freshWriter = () => {
@@ -71,6 +97,7 @@ export function openJournalStore(name: string, newId: () => string): JournalStor
       freshWriter()
       epoch = null
     }
+    // Nobody hears yet while a journal is being opened: its opener subscribes before it reads.
     hearers.forEach((hear) => hear(data))
   })
 
@@ -81,28 +108,32 @@ export function openJournalStore(name: string, newId: () => string): JournalStor
     return turn
   }
 
-  async function readEpoch(): Promise<string> {
-    return (await db.getItem<string>(EPOCH)) ?? ''
+  const readEpoch = async (): Promise<string> => (await db.getItem<string>(EPOCH)) ?? ''
+
+  /** Reads segments that were not read yet; answers how many stored values are no entries. */
+  async function readSegments(read: Set<string>, take: (entries: Entry[]) => void): Promise<number> {
+    let unreadable = 0
+    // Another tab may pack segments together meanwhile: look again until nothing new has turned up.
+    for (;;) {
+      const fresh = (await db.keys()).filter((key) => isSegment(key) && !read.has(key)).sort()
+      if (fresh.length === 0) return unreadable
+      for (const key of fresh) {
+        read.add(key)
+        const stored = await db.getItem<unknown[]>(key)
+        if (!Array.isArray(stored)) continue
+        const entries = stored.filter(isEntry)
+        unreadable += stored.length - entries.length
+        take(entries)
+      }
+    }
   }
 
   async function load(take: (entries: Entry[]) => void): Promise<LoadReport> {
     const report: LoadReport = { unreadable: 0 }
-    const read = new Set<string>()
     try {
       epoch = await readEpoch()
-      // Another tab may pack segments together meanwhile: look again until nothing new has turned up.
-      for (;;) {
-        const fresh = (await db.keys()).filter((key) => isSegment(key) && !read.has(key)).sort()
-        if (fresh.length === 0) break
-        for (const key of fresh) {
-          read.add(key)
-          const stored = await db.getItem<unknown[]>(key)
-          if (!Array.isArray(stored)) continue
-          const entries = stored.filter(isEntry)
-          report.unreadable += stored.length - entries.length
-          take(entries)
-        }
-      }
+      founded = await db.getItem<string>(FOUNDED)
+      report.unreadable = await readSegments(new Set(), take)
     } catch (error) {
       throw refusalOf(error)
     }
@@ -112,53 +143,135 @@ export function openJournalStore(name: string, newId: () => string): JournalStor
     return report
   }
 
-  function append(entries: readonly Entry[]): Promise<void> {
+  /** Marks a new database as begun; puts back what this tab holds where the browser has cleared an old one. */
+  async function makeSureOfDatabase(held: () => readonly Entry[]): Promise<void> {
+    const found = await db.getItem<string>(FOUNDED)
+    if (found !== null) {
+      founded = found
+      return
+    }
+    const wasCleared = founded !== null
+    const entries = wasCleared ? held() : []
+    if (wasCleared) {
+      freshWriter()
+      await writeSealed(entries)
+      if (epoch !== null && epoch !== '') await db.setItem(EPOCH, epoch)
+    }
+    const mark = newId()
+    await db.setItem(FOUNDED, mark)
+    founded = mark
+    if (wasCleared) hearers.forEach((hear) => hear({ kind: 'restored', count: entries.length }))
+  }
+
+  /** @throws StorageRefusal when another tab has replaced the journal since this tab read it */
+  async function makeSureOfEpoch(): Promise<void> {
+    const now = await readEpoch()
+    if (epoch !== null && now !== epoch) {
+      freshWriter()
+      epoch = now
+      hearers.forEach((hear) => hear({ kind: 'replaced' }))
+      throw new StorageRefusal('replaced')
+    }
+    epoch = now
+  }
+
+  const tell = (arrival: Arrival) => channel?.postMessage(arrival)
+
+  function append(entries: readonly Entry[], held: () => readonly Entry[] = () => []): Promise<void> {
     return inTurn(() =>
       withLock(lockName, 'shared', async () => {
         try {
-          const now = await readEpoch()
-          if (epoch !== null && now !== epoch) {
-            freshWriter()
-            epoch = now
-            hearers.forEach((hear) => hear({ kind: 'replaced' }))
-            throw new StorageRefusal('replaced')
-          }
-          epoch = now
+          await makeSureOfDatabase(held)
+          await makeSureOfEpoch()
           if (tail.length + entries.length > OPEN_SEGMENT && tail.length > 0) {
             segment++
             tail = []
           }
           const next = [...tail, ...entries]
           await db.setItem(segmentKey(writer, segment), next)
+          // Without locks the journal may have been replaced while this was written, and this with it.
+          if (!hasLocks()) await makeSureOfEpoch()
           tail = next
         } catch (error) {
           throw refusalOf(error)
         }
-        channel?.postMessage({ kind: 'appended', entries: [...entries] } satisfies Arrival)
+        tell({ kind: 'appended', entries: [...entries] })
       }),
     )
   }
 
-  async function writeSealed(entries: readonly Entry[]): Promise<void> {
+  /** Writes entries to segments of their own; where one is refused, those before it are taken back. */
+  async function writeSealed(entries: readonly Entry[]): Promise<string[]> {
     const sealed = `sealed-${newId()}`
-    for (let i = 0; i * SEALED_SEGMENT < entries.length; i++)
-      await db.setItem(segmentKey(sealed, i), entries.slice(i * SEALED_SEGMENT, (i + 1) * SEALED_SEGMENT))
+    const written: string[] = []
+    try {
+      for (let i = 0; i * SEALED_SEGMENT < entries.length; i++) {
+        const key = segmentKey(sealed, i)
+        await db.setItem(key, entries.slice(i * SEALED_SEGMENT, (i + 1) * SEALED_SEGMENT))
+        written.push(key)
+      }
+    } catch (error) {
+      await removeAll(written)
+      throw error
+    }
+    return written
   }
 
-  function replace(entries: readonly Entry[]): Promise<void> {
+  async function removeAll(keys: readonly string[]): Promise<void> {
+    for (const key of keys) await db.removeItem(key).catch(() => {})
+  }
+
+  function merge(entries: readonly Entry[], held: () => readonly Entry[] = () => []): Promise<Entry[]> {
     return inTurn(() =>
       withLock(lockName, 'exclusive', async () => {
+        const known = new Set<string>()
+        let fresh: Entry[]
         try {
-          const old = (await db.keys()).filter(isSegment)
-          await writeSealed(entries)
-          epoch = newId()
-          await db.setItem(EPOCH, epoch)
-          for (const key of old) await db.removeItem(key)
+          await makeSureOfDatabase(held)
+          await makeSureOfEpoch()
+          await readSegments(new Set(), (stored) => stored.forEach(({ id }) => known.add(id)))
+          fresh = entries.filter(({ id }) => !known.has(id))
+          await writeSealed(fresh)
         } catch (error) {
           throw refusalOf(error)
         }
+        tell({ kind: 'appended', entries: fresh })
+        return fresh
+      }),
+    )
+  }
+
+  function replace(make: (onDisk: Entry[]) => readonly Entry[] | Promise<readonly Entry[]>): Promise<void> {
+    return inTurn(() =>
+      withLock(lockName, 'exclusive', async () => {
+        const onDisk = new Map<string, Entry>()
+        const old = new Set<string>()
+        const readAll = async () => {
+          old.clear()
+          await readSegments(old, (stored) => stored.forEach((entry) => onDisk.set(entry.id, entry)))
+        }
+        let written: string[] = []
+        try {
+          await readAll()
+          const next = newId()
+          for (let look = 1; ; look++) {
+            const before = onDisk.size
+            const entries = await make([...onDisk.values()])
+            written = await writeSealed(entries)
+            await db.setItem(EPOCH, next)
+            if (hasLocks() || look === LOOKS_WITHOUT_LOCKS) break
+            for (const key of old) (await db.getItem<Entry[]>(key))?.forEach((entry) => onDisk.set(entry.id, entry))
+            if (onDisk.size === before) break
+            await removeAll(written)
+          }
+          epoch = next
+        } catch (error) {
+          await removeAll(written)
+          throw error instanceof StorageRefusal ? error : refusalOf(error)
+        }
+        await removeAll([...old])
         freshWriter()
-        channel?.postMessage({ kind: 'replaced' } satisfies Arrival)
+        tell({ kind: 'replaced' })
       }),
     )
   }
@@ -184,6 +297,7 @@ export function openJournalStore(name: string, newId: () => string): JournalStor
     name,
     load,
     append,
+    merge,
     replace,
     subscribe(hear) {
       hearers.add(hear)

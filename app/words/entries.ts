@@ -96,7 +96,7 @@ function sightingMarks(sighting: ContentOf<'sighting'>, { journal }: Wording): M
   for (const { sign, present } of sighting.signs) {
     // "not eating" and an appetite of nothing are one fact.
     if (sign === 'not-eating' && sighting.appetite === 0) continue
-    told.push(`${present ? '' : 'no '}${signLabel(sign)}`)
+    told.push(`${present ? '' : 'not: '}${signLabel(sign)}`)
   }
   if (sighting.breathsPerMinute !== undefined) told.push(`${figures(sighting.breathsPerMinute)} breaths a minute`)
   if (told.length === 0 && sighting.words !== undefined) told.push(sighting.words)

@@ -1,3 +1,4 @@
+import { typedNumber } from '../numbers/typed.ts'
 import type { AmountUnit, Product } from '../dosing/product.schema.ts'
 import { runOperation } from '../operations/run.ts'
 import type { InputOf, OperationName, OutputOf } from '../operations/registry.ts'
@@ -122,16 +123,12 @@ export class Reading {
     if (text === '') return this.fault(id, `needed${right}`)
     if (SPOONS.test(text))
       return this.fault(id, 'spoons differ by half: a figure by syringe, scale or measuring jug, in the unit beside it')
-    if (/^\d+,\d{3}$/.test(text))
-      return this.fault(
-        id,
-        `“${text}”: which number?`,
-        [text.replace(',', '.'), text.replace(',', '')].map((value) => ({ label: value, value })),
-      )
     const volume = this.fields.find((field) => field.id === id)?.unit === 'L' ? typedVolume(text, this.habit) : null
     if (volume && 'choices' in volume) return this.fault(id, volume.message, volume.choices)
-    const value = volume ? volume.litres : Number(text.replace(/^(-?\d+),(\d+)$/, '$1.$2'))
-    if (!Number.isFinite(value)) return this.fault(id, `“${text}” is no number${right}`)
+    const typed = volume ? { value: volume.litres } : typedNumber(text)
+    if ('message' in typed)
+      return this.fault(id, typed.choices ? typed.message : `${typed.message}${right}`, typed.choices)
+    const { value } = typed
     if (over !== undefined && !(value > over)) return this.fault(id, `over ${over}${right}`)
     if (least !== undefined && value < least) return this.fault(id, `at least ${least}${right}`)
     if (most !== undefined && value > most) return this.fault(id, `at most ${most}${right}`)

@@ -27,7 +27,7 @@ export function typedVolume(text: string, habit: Which | null): TypedVolume | nu
   const found = /^(\d+(?:[.,]\d+)?)\s*(us|uk)?\s*([a-z][a-z. ]*)$/i.exec(text)
   if (!found) return null
   const [, typed, said, word] = found as unknown as [string, string, string | undefined, string]
-  if (/^\d+,\d{3}$/.test(typed))
+  if (typed.includes(','))
     return {
       message: `“${text}”: which number?`,
       choices: ['.', ''].map((mark) => {
@@ -35,7 +35,7 @@ export function typedVolume(text: string, habit: Which | null): TypedVolume | nu
         return { label: value, value }
       }),
     }
-  const figure = Number(typed.replace(',', '.'))
+  const figure = Number(typed)
   const unit = word.toLowerCase().trim()
   if (said === undefined && /^(?:l|litres?|liters?)$/.test(unit)) return { litres: figure }
   if (said === undefined && /^(?:ml|millilitres?|milliliters?)$/.test(unit)) return { litres: figure / 1000 }

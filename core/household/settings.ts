@@ -14,6 +14,9 @@ export interface Settings {
 
 export const METRIC: UnitHabits = { volume: 'L', length: 'cm', temperature: 'C', salinity: 'psu', alkalinity: 'dKH' }
 
+/** For a journal that does not say where its household is. */
+export const DEFAULT_SETTINGS: Settings = { timeZone: 'UTC', units: METRIC, clock: zoneClock('UTC') }
+
 /** What volumes are said in, and how many litres one of it is. */
 export const volumeUnit = ({ volume }: Pick<UnitHabits, 'volume'>): { per: number; unit: string } =>
   volume === 'us-gal'

@@ -1,5 +1,6 @@
 import { content as contentCheck, entry as entryCheck, journalFile as fileCheck } from '../generated/journal.js'
 import { parameterById } from '../catalogue/parameter.ts'
+import { boundsFault } from '../schema/bounds.ts'
 import { explain, type Explained } from '../schema/explain.ts'
 import type { Content, ContentOf, Entry } from './entry.ts'
 
@@ -36,6 +37,8 @@ export function contentFault(value: unknown): Explained | null {
 
 /** What is wrong with a journal entry, and where in it; null when nothing is. */
 export function entryFault(value: unknown): Explained | null {
+  const unbounded = boundsFault(value)
+  if (unbounded) return unbounded
   if (!entryCheck(value)) return explain(entryCheck.errors![0]!, value)
   const { content, corrects, strikes } = value as { content?: unknown; corrects?: string; strikes?: string }
   if (strikes !== undefined) {

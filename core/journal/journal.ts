@@ -79,6 +79,35 @@ export function firstAtOrAfter(lines: readonly Line[], at: number): number {
   return low
 }
 
+/** Up to so many lines are put in, or taken out, one by one; more are sorted in together. */
+const FEW = 8
+
+function takeOut(list: LineList, lines: ReadonlySet<Line>): void {
+  list.revision++
+  if (lines.size > FEW) {
+    const left = list.lines.filter((line) => !lines.has(line))
+    list.lines.length = 0
+    for (const line of left) list.lines.push(line)
+    return
+  }
+  for (const line of lines) {
+    const place = placeOf(list.lines, line)
+    if (list.lines[place] === line) list.lines.splice(place, 1)
+  }
+}
+
+function putIn(list: LineList, lines: readonly Line[]): void {
+  list.revision++
+  if (lines.length > FEW) {
+    for (const line of lines) list.lines.push(line)
+    list.lines.sort(compare)
+  } else for (const line of lines) list.lines.splice(placeOf(list.lines, line), 0, line)
+}
+
+/** The entry that a correction or a strike-out names; null for a first entry. */
+const targetOf = (entry: Entry): string | null =>
+  isStrikeOut(entry) ? entry.strikes : isCorrection(entry) ? entry.corrects : null
+
 const byLogged = (a: Entry, b: Entry) => (a.logged < b.logged ? -1 : a.logged > b.logged ? 1 : a.id < b.id ? -1 : 1)
 
 /**
@@ -94,6 +123,7 @@ export class Journal {
   #lists = new Map<Subject, LineList>()
   #cache = new Map<string, { lists: readonly LineList[]; revisions: number[]; value: unknown }>()
   #revision = 0
+  #newestLogged: string | null = null
 
   /** Rises with every entry taken in. */
   get revision(): number {
@@ -149,7 +179,15 @@ export class Journal {
     return value
   }
 
-  /** Takes entries in. Those already here count as `same`; a different entry of a known id is reported and not taken. */
+  /** When the newest entry was logged; null while there is none. */
+  get newestLogged(): string | null {
+    return this.#newestLogged
+  }
+
+  /**
+   * Takes entries in. Those already here count as `same`; a different entry of a known id is reported and not taken. Costs
+   * n log n for n entries, in whatever order they come.
+   */
   add(entries: Iterable<Entry>): AddReport {
     const report: AddReport = { added: [], same: 0, conflicts: [] }
     for (const entry of entries) {
@@ -159,37 +197,74 @@ export class Journal {
         else report.conflicts.push({ kept: known.entry, came: entry })
         continue
       }
-      this.#take(entry)
+      this.#slots.set(entry.id, { entry, line: null })
+      if (this.#newestLogged === null || entry.logged > this.#newestLogged) this.#newestLogged = entry.logged
       report.added.push(entry)
     }
+    if (report.added.length > 0) this.#settle(this.#touchedBy(report.added))
     return report
   }
 
-  #take(entry: Entry): void {
-    this.#slots.set(entry.id, { entry, line: null })
-    this.#revision++
-    const target = isStrikeOut(entry) ? entry.strikes : isCorrection(entry) ? entry.corrects : null
-    if (target === null) return this.#settle(entry.id)
-    const amendments = this.#amendments.get(target)
-    if (amendments) amendments.push(entry)
-    else this.#amendments.set(target, [entry])
-    amendments?.sort(byLogged)
-    this.#settle(target)
-    // A strike-out may name a correction or a strike-out: then what that one named stands anew.
-    const named = this.#slots.get(target)?.entry
-    if (named && isStrikeOut(named)) this.#settle(named.strikes)
-    else if (named && isCorrection(named)) this.#settle(named.corrects)
+  /** Notes the corrections and strike-outs among new entries; answers the first entries whose lines change by any of them. */
+  #touchedBy(added: readonly Entry[]): Set<string> {
+    const touched = new Set<string>()
+    const amended = new Set<string>()
+    for (const entry of added) {
+      this.#revision++
+      const target = targetOf(entry)
+      if (target === null) {
+        touched.add(entry.id)
+        continue
+      }
+      const amendments = this.#amendments.get(target)
+      if (amendments) amendments.push(entry)
+      else this.#amendments.set(target, [entry])
+      amended.add(target)
+    }
+    for (const target of amended) {
+      this.#amendments.get(target)!.sort(byLogged)
+      touched.add(target)
+      // A strike-out may name a correction or a strike-out: then what that one named stands anew.
+      const named = this.#slots.get(target)?.entry
+      const root = named && targetOf(named)
+      if (root) touched.add(root)
+    }
+    return touched
   }
 
   #isVoid(amendment: Entry): boolean {
     return this.amendments(amendment.id).some((by) => isStrikeOut(by))
   }
 
-  /** Works a first entry's line out anew and puts it where it belongs. */
-  #settle(id: string): void {
-    const slot = this.#slots.get(id)
-    if (!slot || isStrikeOut(slot.entry) || isCorrection(slot.entry)) return
-    const { entry } = slot as { entry: Recorded }
+  /** Works the lines of first entries out anew and puts them where they belong. */
+  #settle(ids: Iterable<string>): void {
+    const gone = new Map<LineList, Set<Line>>()
+    const come = new Map<LineList, Line[]>()
+    for (const id of ids) {
+      const slot = this.#slots.get(id)
+      if (!slot || targetOf(slot.entry) !== null) continue
+      if (slot.line)
+        for (const subject of subjectsOf(slot.line.content)) {
+          const list = this.#list(subject)
+          const lines = gone.get(list)
+          if (lines) lines.add(slot.line)
+          else gone.set(list, new Set([slot.line]))
+        }
+      slot.line = this.#lineOf(slot.entry as Recorded)
+      for (const subject of subjectsOf(slot.line.content)) {
+        const list = this.#list(subject)
+        const lines = come.get(list)
+        if (lines) lines.push(slot.line)
+        else come.set(list, [slot.line])
+      }
+    }
+    for (const [list, lines] of gone) takeOut(list, lines)
+    for (const [list, lines] of come) putIn(list, lines)
+  }
+
+  /** The line a first entry amounts to with its corrections and strike-outs. */
+  #lineOf(entry: Recorded): Line {
+    const { id } = entry
     const kind = entry.content.kind
     const standing = this.amendments(id).filter(
       (amendment) =>
@@ -199,7 +274,7 @@ export class Journal {
     const correction = standing.findLast(isCorrection)
     const content = correction?.content ?? entry.content
     const struck = newest !== undefined && isStrikeOut(newest)
-    const line: Line = {
+    return {
       id,
       content,
       at: Date.parse(content.happened),
@@ -208,22 +283,6 @@ export class Journal {
       ...(struck && newest.why !== undefined && { why: newest.why }),
       corrected: correction !== undefined,
       amendedBy: newest?.id ?? null,
-    }
-    if (slot.line) this.#remove(slot.line)
-    slot.line = line
-    for (const subject of subjectsOf(content)) {
-      const list = this.#list(subject)
-      list.lines.splice(placeOf(list.lines, line), 0, line)
-      list.revision++
-    }
-  }
-
-  #remove(line: Line): void {
-    for (const subject of subjectsOf(line.content)) {
-      const list = this.#list(subject)
-      const place = placeOf(list.lines, line)
-      if (list.lines[place] === line) list.lines.splice(place, 1)
-      list.revision++
     }
   }
 

@@ -99,3 +99,59 @@ describe('reading a journal file', () => {
     ).toHaveLength(1)
   })
 })
+
+describe('files made to hurt', () => {
+  /** A file with 5,000 lists in each other where the word stands. */
+  const deepened = (text: string) => text.replace('"DEEP"', '['.repeat(5000) + ']'.repeat(5000))
+
+  test('nesting of 5,000 levels is refused by its path', () => {
+    const [problem] = read(deepened(file([{ ...reading, content: { ...reading.content, note: 'DEEP' } }]))).problems
+    expect(problem!.path).toMatch(/^\/entries\/0\/content\/note\/0/)
+    expect(problem!.message).toContain('at most 32 levels')
+    expect(read(deepened(file([], { more: 'DEEP' }))).problems).toHaveLength(1)
+    expect(read(deepened(file(['DEEP']))).problems).toHaveLength(1)
+  })
+
+  test.each([1e308, -1e300, 5e-324])('a figure of %d is refused by its path', (value) => {
+    const fault = read(
+      file([{ ...reading, content: { ...reading.content, result: { kind: 'value', value } } }]),
+    ).problems
+    expect(fault[0]!.path).toBe('/entries/0/content/result/value')
+    expect(fault[0]!.message).toContain('expected 0, or a figure from')
+  })
+
+  test('a long unknown key is cut in the message', () => {
+    const key = 'k'.repeat(10_000)
+    const [problem] = read(file([{ ...reading, content: { ...reading.content, [key]: 1 } }])).problems
+    expect(problem!.message.length).toBeLessThan(120)
+  })
+
+  test('each fault of the text names the line it stands in', () => {
+    const text = file(Array.from({ length: 20 }, (_, i) => ({ ...reading, id: `r${i}` })))
+    const lines = text.split('\n')
+    for (let line = 2; line < lines.length - 1; line++) {
+      const broken = [...lines]
+      // A colon that is gone, or a stray letter in front of the line.
+      broken[line] = broken[line]!.includes('": ') ? broken[line]!.replace('": ', '" ') : `x${broken[line]!}`
+      expect(read(broken.join('\n')).problems[0]!.line).toBe(line + 1)
+    }
+  })
+
+  test('20,000 strike-outs of one entry and 100,000 entries in backward order are taken in within the time of a test', () => {
+    const journal = new Journal()
+    const strikes: Entry[] = Array.from({ length: 20_000 }, (_, i) => ({
+      id: `s${i}`,
+      logged: '2026-11-23T10:00:00Z',
+      strikes: reading.id,
+    }))
+    const backward: Entry[] = Array.from({ length: 100_000 }, (_, i) => ({
+      id: `n${i}`,
+      logged: '2026-11-23T10:00:00Z',
+      content: { ...note('q', 1, 'x'), happened: new Date(Date.UTC(2026, 10, 23) - i * 60_000).toISOString() } as never,
+    }))
+    journal.add([reading, ...strikes, ...backward])
+    expect(journal.line(reading.id)!.struck).toBe(true)
+    const at = journal.about('tank:q').map((line) => line.at)
+    expect(at).toEqual([...at].sort((a, b) => a - b))
+  })
+})

@@ -1,33 +1,31 @@
 import equal from 'fast-deep-equal'
-import { ok, type Result } from '../result/result.ts'
+import { parse, type ParseError } from 'jsonc-parser'
+import { invalid, ok, type Result } from '../result/result.ts'
+import { boundsFault } from '../schema/bounds.ts'
 import { entryFault, fileFault } from './check.ts'
 import { FORMAT_NAME, FORMAT_VERSION } from './format.ts'
 import { isCorrection, type Entry } from './entry.ts'
+import { Journal } from './journal.ts'
 import type { JournalReadInput, JournalReadOutput, ReadProblem } from './read.schema.ts'
 
 /** More problems than a person reads; the file is refused from the first. */
 const MAX_PROBLEMS = 100
 
-/** Line of a text at which the JSON parser stopped: it names a position, or the text ended too soon. */
-function lineOfFault(text: string, message: string): number {
-  const position = /position (\d+)/.exec(message)?.[1]
-  const before = position === undefined ? text : text.slice(0, Number(position))
-  return before.split('\n').length
+/** The first place at which a text is no JSON: the JSON parser itself does not always name one. */
+function lineOfFault(text: string): number {
+  const errors: ParseError[] = []
+  parse(text, errors, { disallowComments: true, allowTrailingComma: false })
+  const offset = Math.min(...errors.map((error) => error.offset), text.length)
+  return text.slice(0, offset).split('\n').length
 }
 
-function parseFrame(text: string): { frame: { version: number; entries: unknown[] } } | { problem: ReadProblem } {
-  let value: unknown
-  try {
-    value = JSON.parse(text) as unknown
-  } catch (error) {
-    const { message } = error as Error
-    return {
-      problem: {
-        line: lineOfFault(text, message),
-        message: `not a journal file: the text is not JSON here (${message})`,
-      },
-    }
-  }
+interface Frame {
+  version: number
+  entries: unknown[]
+}
+
+/** A journal file's frame, or what is wrong with it: `path` is a JSON pointer into the file. */
+function readFrame(value: unknown): { frame: Frame } | { problem: ReadProblem } {
   const { format, version } = (value ?? {}) as { format?: unknown; version?: unknown }
   if (format !== FORMAT_NAME)
     return {
@@ -40,25 +38,48 @@ function parseFrame(text: string): { frame: { version: number; entries: unknown[
         message: `written by a newer Brinvo (format ${version}); this one reads up to format ${FORMAT_VERSION}. Update Brinvo, then import it again`,
       },
     }
-  const fault = fileFault(value)
-  return fault ? { problem: fault } : { frame: value as { version: number; entries: unknown[] } }
+  // The entries are looked at one by one later; deep ones must not exhaust the check of the frame.
+  const { entries, ...rest } = value as { entries?: unknown }
+  const fault = boundsFault(rest) ?? fileFault(Array.isArray(entries) ? { ...rest, entries: [] } : (value as object))
+  return fault ? { problem: fault } : { frame: value as Frame }
 }
+
+function parseText(text: string): { value: unknown } | { problem: ReadProblem } {
+  try {
+    return { value: JSON.parse(text) as unknown }
+  } catch (error) {
+    return {
+      problem: {
+        line: lineOfFault(text),
+        message: `not a journal file: the text is not JSON here (${(error as Error).message.slice(0, MAX_MESSAGE)})`,
+      },
+    }
+  }
+}
+
+const MAX_MESSAGE = 200
 
 /**
  * Reads an exported journal file's text. A file is taken whole or not at all: with any problem, `entries` is empty and
  * the problems say where in the file they are and what was expected.
  */
 export function readJournal({ text }: JournalReadInput): Result<JournalReadOutput> {
-  const parsed = parseFrame(text)
-  if ('problem' in parsed) return ok({ entries: [], problems: [parsed.problem] })
+  const parsed = parseText(text)
+  return ok('problem' in parsed ? { entries: [], problems: [parsed.problem] } : readJournalValue(parsed.value))
+}
+
+/** Reads a journal file's content, once it is parsed. */
+export function readJournalValue(value: unknown): JournalReadOutput {
+  const read = readFrame(value)
+  if ('problem' in read) return { entries: [], problems: [read.problem] }
   const problems: ReadProblem[] = []
   const byId = new Map<string, Entry>()
-  for (const [index, value] of parsed.frame.entries.entries()) {
+  for (const [index, one] of read.frame.entries.entries()) {
     const at = `/entries/${index}`
-    const fault = entryFault(value)
+    const fault = entryFault(one)
     if (fault) problems.push({ path: at + fault.path, message: fault.message })
     else {
-      const entry = value as Entry
+      const entry = one as Entry
       const same = byId.get(entry.id)
       if (same && !equal(same, entry))
         problems.push({ path: `${at}/id`, message: `"${entry.id}" stands twice in this file with different content` })
@@ -66,8 +87,21 @@ export function readJournal({ text }: JournalReadInput): Result<JournalReadOutpu
     }
     if (problems.length >= MAX_PROBLEMS) break
   }
-  if (problems.length === 0) problems.push(...correctionProblems(parsed.frame.entries as Entry[], byId))
-  return ok(problems.length > 0 ? { entries: [], problems } : { entries: [...byId.values()], problems })
+  if (problems.length === 0) problems.push(...correctionProblems(read.frame.entries as Entry[], byId))
+  return problems.length > 0 ? { entries: [], problems } : { entries: [...byId.values()], problems }
+}
+
+/**
+ * A journal from a journal file's content, for operations that are asked about one.
+ * @returns `invalid-input` with the first problem's path where the import would not take it in
+ */
+export function journalFrom(value: unknown): Result<Journal> {
+  const { entries, problems } = readJournalValue(value)
+  const problem = problems[0]
+  if (problem) return invalid(problem.path ?? '', problem.message)
+  const journal = new Journal()
+  journal.add(entries)
+  return ok(journal)
 }
 
 /** A correction must be of the same kind as what it corrects, where the file holds both. */

@@ -29,6 +29,14 @@ sound.set('acclimation.compare', [
     tankCanBeMatched: true,
   },
 ])
+sound.set('logline.read', [
+  {
+    journal: { format: 'brinvo-journal', version: 1, exported: '2026-11-23T10:00:00Z', entries: [] },
+    now: '2026-11-23T10:00:00Z',
+    line: 'quar cu 2.1',
+    locale: 'de',
+  },
+])
 sound.set('journal.read', [{ text: '{"format":"brinvo-journal","version":1,"entries":[]}' }, { text: '' }])
 
 /** Simulations are kept short: it is not their length that is tried. */

@@ -18,6 +18,7 @@ import { uvSize } from '../uv/uv.ts'
 import { signTable } from '../catalogue/sign-tables/sign-tables.ts'
 import { doseAmount, doseRamp, redose } from '../dosing/dosing.ts'
 import { readJournal } from '../journal/read.ts'
+import { readLogLine } from '../logline/operation.ts'
 import type { Result } from '../result/result.ts'
 import { courseRisk } from '../risk/course-risk.ts'
 import { fallowRisk } from '../risk/fallow-risk.ts'
@@ -81,6 +82,7 @@ export const OPERATIONS = {
   ),
   'uv.size': operation('UV dose a pass and turnovers an hour', uvSize),
   'journal.read': operation('reads an exported journal file as the import does, keeping nothing', readJournal),
+  'logline.read': operation('what the log line reads a typed line as, keeping nothing', readLogLine),
 } as const
 
 export type OperationName = keyof typeof OPERATIONS

@@ -28,6 +28,7 @@ import {
 import { DipPlan, DipPlanInput, PestClearance, PestClearanceInput } from '../pests/pests.schema.ts'
 import { TransferCheck, TransferCheckInput } from '../transfer/transfer.schema.ts'
 import { UvSize, UvSizeInput } from '../uv/uv.schema.ts'
+import { LogLineInput, LogLineOutput } from '../logline/logline.schema.ts'
 import { JournalReadInput, JournalReadOutput } from '../journal/read.schema.ts'
 import { CourseRisk, CourseRiskInput, FallowRisk, FallowRiskInput } from '../risk/risk.schema.ts'
 import { Salinity, SalinityConvertInput, SalinitySwap, SalinitySwapInput } from '../salinity/salinity.schema.ts'
@@ -75,4 +76,5 @@ export const OPERATION_SCHEMAS: Record<OperationName, { input: TSchema; output: 
   'diagnosis.rank': { input: DiagnosisInput, output: Diagnosis },
   'uv.size': { input: UvSizeInput, output: UvSize },
   'journal.read': { input: JournalReadInput, output: JournalReadOutput },
+  'logline.read': { input: LogLineInput, output: LogLineOutput },
 }

@@ -21,7 +21,7 @@ export const SalinitySwapInput = strict({
   toPsu: nonNegative(),
   replacementPsu: nonNegative(),
   maxStepPsu: positive('largest change of one swap'),
-  hoursBetween: positive(),
+  hoursBetween: nonNegative('pause between two swaps'),
 })
 export type SalinitySwapInput = Static<typeof SalinitySwapInput>
 

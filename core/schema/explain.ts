@@ -17,9 +17,15 @@ const MAX_SHOWN = 60
 function shown(value: unknown): string {
   if (value === undefined) return 'nothing'
   if (typeof value === 'number') return String(value)
-  const text = JSON.stringify(value) ?? typeof value
-  return text.length > MAX_SHOWN ? `${text.slice(0, MAX_SHOWN)}…` : text
+  try {
+    return cut(JSON.stringify(value) ?? typeof value)
+  } catch {
+    // Nested deeper than the call stack reaches: what it is has to do.
+    return ARTICLE[Array.isArray(value) ? 'array' : typeof value] ?? typeof value
+  }
 }
+
+const cut = (text: string) => (text.length > MAX_SHOWN ? `${text.slice(0, MAX_SHOWN)}…` : text)
 
 function at(root: unknown, pointer: string): unknown {
   let value = root
@@ -62,7 +68,7 @@ export function explain(error: SchemaError, root: unknown): Explained {
     case 'additionalProperties':
       return {
         path: `${path}/${escapePointer(String(params['additionalProperty']))}`,
-        message: `"${String(params['additionalProperty'])}" is not a known property here`,
+        message: `"${cut(String(params['additionalProperty']))}" is not a known property here`,
       }
     case 'type': {
       const types = [params['type']].flat().map((type) => ARTICLE[String(type)] ?? String(type))

@@ -6,6 +6,7 @@ import { MemoryRouter } from 'react-router'
 import { NowProvider } from '../../app/frame/now.tsx'
 import { HouseholdProvider, JournalProvider, useOpening } from '../../app/journal/provider.tsx'
 import { loadSampleAfresh } from '../../app/journal/opened.ts'
+import { rememberShown } from '../../app/journal/which.ts'
 import type { Content, Entry } from '../../core/journal/entry.ts'
 import { scribe } from '../../core/journal/testing.ts'
 import { METRIC } from '../../core/household/settings.ts'
@@ -35,6 +36,7 @@ function Opened({ children }: { children: ReactNode }) {
 export async function renderInHousehold(children: ReactNode, entries: Entry[], path = '/') {
   const user = userEvent.setup()
   const ports = { buildSample: () => Promise.resolve(entries) }
+  await rememberShown('sample')
   // Whatever an earlier test of the file left behind goes.
   await loadSampleAfresh(ports)
   const view = render(

@@ -16,6 +16,7 @@ import type { Fault, Values } from '../../../core/calculators/calculator.ts'
 import { gallonsOf, volumeWords } from '../../../core/household/settings.ts'
 import { momentBeside } from '../../../core/time/words.ts'
 import type { WaterFigure } from '../../../core/arrivals/water.ts'
+import { figureShown, figureTyped } from '../../fields/figure-text.ts'
 import { described, FieldShell, inputShape } from '../../fields/shell.tsx'
 import { useNow } from '../../frame/now.tsx'
 import { useHousehold } from '../../journal/provider.tsx'
@@ -121,11 +122,11 @@ const FigureInput = memo(function FigureInput({
       <Row>
         <Input
           {...described(id, hint, fault)}
-          value={value}
+          value={figureShown(value)}
           placeholder={taken}
           inputMode="decimal"
           autoComplete="off"
-          onChange={(event) => onChange(name, event.target.value)}
+          onChange={(event) => onChange(name, figureTyped(event.target.value))}
         />
         {unit && <span>{unit}</span>}
       </Row>

@@ -7,6 +7,7 @@ import { Reading, type Fault } from '../../../core/calculators/calculator.ts'
 import { mindsSalinity } from '../../../core/acclimation/limits.ts'
 import type { ContentOf } from '../../../core/journal/entry.ts'
 import { iso } from '../../../core/time/zone.ts'
+import { figureShown, figureTyped } from '../../fields/figure-text.ts'
 import { described, FieldShell, inputShape } from '../../fields/shell.tsx'
 import { thisInstant } from '../../frame/now.tsx'
 import { useKeeping, UnkeptNote } from '../../journal/keeping.tsx'
@@ -115,10 +116,10 @@ function Figure({
     <FieldShell id={id} label={unit ? `${label}, ${unit}` : label} problem={fault} onPick={onChange}>
       <Input
         {...described(id, undefined, fault)}
-        value={value}
+        value={figureShown(value)}
         inputMode="decimal"
         autoComplete="off"
-        onChange={(event) => onChange(event.target.value)}
+        onChange={(event) => onChange(figureTyped(event.target.value))}
       />
     </FieldShell>
   )

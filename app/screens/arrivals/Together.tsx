@@ -1,3 +1,4 @@
+import { typedNumber } from '../../../core/numbers/typed.ts'
 import { useState } from 'react'
 import { useParams } from 'react-router'
 import { styled } from 'styled-components'
@@ -264,8 +265,10 @@ function SkirmishForm({ intro }: { intro: Introduction }) {
   const [problem, setProblem] = useState<string | null>(null)
   const asks = what === 'chase' ? 'an hour' : what === 'rammed' ? 'minutes' : null
   const log = async () => {
-    const value = figure.trim() === '' ? undefined : Number(figure.replace(',', '.'))
-    if (asks && value !== undefined && !(value >= 0 && value <= 1000)) return setProblem('a number, 0 to 1000')
+    const typed = figure.trim() === '' ? undefined : typedNumber(figure)
+    if (asks && typed && !('value' in typed && typed.value >= 0 && typed.value <= 1000))
+      return setProblem('choices' in typed ? typed.message : 'a number, 0 to 1000')
+    const value = typed && 'value' in typed ? typed.value : undefined
     setProblem(null)
     const content: ContentOf<'skirmish'> = {
       kind: 'skirmish',

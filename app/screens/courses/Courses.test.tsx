@@ -151,6 +151,8 @@ describe('a course’s page', () => {
       const { answers, put } = await ask()
       expect(answers()[1]).toMatch(/^the count starts over: full /)
       await put('Next reading, mg/L', '2,15')
+      expect(answers()[1]).toBe('a level such as 2.10')
+      await put('Next reading, mg/L', '2.15')
       expect(answers()[1]).toMatch(/^the count goes on, full /)
       await put('Next reading, mg/L', 'x')
       expect(answers()[1]).toBe('a level such as 2.10')

@@ -1,3 +1,4 @@
+import { typedNumber } from '../../../core/numbers/typed.ts'
 import { useId, useState } from 'react'
 import { styled } from 'styled-components'
 import type { CoursePlan } from '../../../core/courses/plan.ts'
@@ -12,6 +13,7 @@ import {
 import { dayAs, dayBeside, momentBeside, timeOf } from '../../../core/time/words.ts'
 import { dayFromText, dayText } from '../../../core/time/zone.ts'
 import { amountText, PARASITE_NAMES, riskText } from '../../courses/words.ts'
+import { figureShown, figureTyped } from '../../fields/figure-text.ts'
 import { inputShape } from '../../fields/shell.tsx'
 import { thisInstant, useNow } from '../../frame/now.tsx'
 import { useHousehold } from '../../journal/provider.tsx'
@@ -88,7 +90,11 @@ export function WhatIf({ plan }: { plan: CoursePlan }) {
   )
 }
 
-const numberIn = (text: string) => (text.trim() === '' ? NaN : Number(text.replace(',', '.')))
+/** A figure as typed; NaN where it is none: the answer then says what would be. */
+const numberIn = (text: string) => {
+  const typed = typedNumber(text)
+  return 'value' in typed ? typed.value : NaN
+}
 
 function IfChanged({ plan }: { plan: CoursePlan }) {
   const { journal } = useHousehold()
@@ -102,8 +108,8 @@ function IfChanged({ plan }: { plan: CoursePlan }) {
         change
         <Short
           id={id}
-          value={text}
-          onChange={(event) => setText(event.target.value)}
+          value={figureShown(text)}
+          onChange={(event) => setText(figureTyped(event.target.value))}
           inputMode="decimal"
           aria-label="Share of the water changed, %"
         />
@@ -147,8 +153,8 @@ function IfRead({ plan }: { plan: CoursePlan }) {
         the next reading is
         <Short
           id={id}
-          value={text}
-          onChange={(event) => setText(event.target.value)}
+          value={figureShown(text)}
+          onChange={(event) => setText(figureTyped(event.target.value))}
           inputMode="decimal"
           aria-label="Next reading, mg/L"
         />
@@ -177,8 +183,8 @@ function IfMoved({ plan }: { plan: CoursePlan }) {
         <Short
           id={id}
           type="date"
-          value={text}
-          onChange={(event) => setText(event.target.value)}
+          value={figureShown(text)}
+          onChange={(event) => setText(figureTyped(event.target.value))}
           aria-label="Day of the move"
         />
       </Ask>

@@ -13,6 +13,7 @@ import {
 } from '../../../core/calculators/calculators.ts'
 import { shelfOf } from '../../../core/household/shelf.ts'
 import { tankById, tanksOf } from '../../../core/household/tanks.ts'
+import { figureShown, figureTyped } from '../../fields/figure-text.ts'
 import { described, FieldShell, inputShape } from '../../fields/shell.tsx'
 import { useHousehold } from '../../journal/provider.tsx'
 import { FieldGrid, Page } from '../../look/page.ts'
@@ -305,8 +306,8 @@ function FieldInput({
         <Beside>
           <Input
             {...shared}
-            value={value}
-            onChange={(event) => onChange(event.target.value)}
+            value={figureShown(value)}
+            onChange={(event) => onChange(figureTyped(event.target.value))}
             inputMode="decimal"
             autoComplete="off"
           />

@@ -1,6 +1,7 @@
 import { useQueryClient } from '@tanstack/react-query'
 import { useState } from 'react'
 import { exportJournal } from '../../../core/journal/export.ts'
+import { Journal } from '../../../core/journal/journal.ts'
 import { useKeeping, UnkeptNote } from '../../journal/keeping.tsx'
 import { newId } from '../../journal/opened.ts'
 import { useHousehold } from '../../journal/provider.tsx'
@@ -51,10 +52,17 @@ function StartEmpty() {
   const empty = () =>
     run(async () => {
       const made = new Date().toISOString()
-      // Nothing is emptied before its copy is on disk.
-      await keepCopy({ id: newId(), made, entries: journal.size, text: exportJournal(journal, made) })
+      const id = newId()
+      await replaceAll(async (onDisk) => {
+        // Another tab may have kept entries that this one has not heard of: what is on disk is put aside, and what is held here.
+        const whole = new Journal()
+        whole.add(onDisk)
+        whole.add(journal.entries())
+        // Nothing is emptied before its copy is on disk.
+        await keepCopy({ id, made, entries: whole.size, text: exportJournal(whole, made) })
+        return []
+      })
       await client.invalidateQueries({ queryKey: COPIES })
-      await replaceAll([])
       return []
     })
   return (

@@ -1,3 +1,4 @@
+import { typedNumber } from '../../../core/numbers/typed.ts'
 import type { ContentOf } from '../../../core/journal/entry.ts'
 import type { Product } from '../../../core/dosing/product.schema.ts'
 import type { ShelfProduct } from '../../../core/household/shelf.ts'
@@ -102,18 +103,9 @@ export function productValues(product: ShelfProduct | null): ProductValues {
 }
 
 function positive(text: string, what: string): { value: number } | { problem: Problem } {
-  const trimmed = text.trim()
-  if (/^\d+,\d+$/.test(trimmed))
-    return {
-      problem: {
-        message: `“${trimmed}”: which number?`,
-        choices: [trimmed.replace(',', '.'), trimmed.replace(',', '')].map((value) => ({ label: value, value })),
-      },
-    }
-  const value = Number(trimmed)
-  return trimmed !== '' && value > 0 && Number.isFinite(value)
-    ? { value }
-    : { problem: { message: `${what}: a number over 0` } }
+  const typed = typedNumber(text)
+  if ('value' in typed && typed.value > 0) return typed
+  return { problem: 'choices' in typed ? typed : { message: `${what}: a number over 0` } }
 }
 
 type StrengthRead = { strength: Product } | { problems: Problems }
@@ -205,8 +197,9 @@ export function readProduct(
   const step = hasTool ? positive(values.step, 'the smallest step it measures') : null
   if (step && 'problem' in step) problems['step'] = step.problem
   if (hasTool && values.tool.trim() === '') problems['tool'] = { message: 'what it is measured with' }
-  const left = values.left.trim() === '' ? null : Number(values.left)
-  if (left !== null && !(left >= 0)) problems['left'] = { message: 'how much is left, 0 or more' }
+  const left = values.left.trim() === '' ? null : typedNumber(values.left)
+  if (left !== null && !('value' in left && left.value >= 0))
+    problems['left'] = 'choices' in left ? left : { message: 'how much is left, 0 or more' }
   if (values.useBy !== '' && dayFromText(values.useBy) === null) problems['useBy'] = { message: 'a date that exists' }
   if (Object.values(problems).some(Boolean) || !('strength' in strength)) return { problems }
   return {
@@ -215,7 +208,7 @@ export function readProduct(
       ingredient: values.ingredient,
       strength: strength.strength,
       ...(step && 'value' in step && { measure: { tool: values.tool.trim(), step: step.value } }),
-      ...(left !== null && { left }),
+      ...(left !== null && 'value' in left && { left: left.value }),
       ...(values.useBy !== '' && { useBy: values.useBy }),
     },
   }

@@ -40,7 +40,7 @@ describe('the volume sheet as typed', () => {
       { label: '3.5', value: '3.5' },
       { label: '35', value: '35' },
     ])
-    expect(readSheet(box({ sandCm: 'some' }), METRIC).problems['sandCm']!.message).toContain('not a number')
+    expect(readSheet(box({ sandCm: 'some' }), METRIC).problems['sandCm']!.message).toContain('is no number')
     expect(readSheet(box({ heightCm: '-45' }), METRIC).problems['heightCm']!.message).toContain('over 0')
     expect(readSheet(box({ rockKg: '900' }), METRIC).problems['rockKg']!.message).toContain('no water is left')
     expect(readSheet(box({ sandCm: '4', porosity: '1.4' }), METRIC).problems['porosity']).toBeDefined()

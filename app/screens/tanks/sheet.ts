@@ -1,3 +1,4 @@
+import { typedNumber } from '../../../core/numbers/typed.ts'
 import type { UnitHabits } from '../../../core/household/settings.ts'
 import { runOperation } from '../../../core/operations/run.ts'
 import type { TankVolume, VolumeSheet } from '../../../core/volume/volume.schema.ts'
@@ -101,15 +102,9 @@ type Reading = { value: number } | { problem: Problem } | null
 function number(text: string, what: string, allowZero = false): Reading {
   const trimmed = text.trim()
   if (trimmed === '') return null
-  if (/^\d+,\d+$/.test(trimmed))
-    return {
-      problem: {
-        message: `“${trimmed}”: which number?`,
-        choices: [trimmed.replace(',', '.'), trimmed.replace(',', '')].map((value) => ({ label: value, value })),
-      },
-    }
-  const value = Number(trimmed)
-  if (!Number.isFinite(value)) return { problem: { message: `“${trimmed}” is not a number; ${what}` } }
+  const typed = typedNumber(trimmed)
+  if ('message' in typed) return { problem: typed.choices ? typed : { message: `${typed.message}; ${what}` } }
+  const { value } = typed
   if (value < 0 || (value === 0 && !allowZero)) return { problem: { message: `${what} has to be over 0` } }
   return { value }
 }
