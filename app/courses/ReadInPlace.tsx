@@ -13,7 +13,7 @@ import { useKeeping, UnkeptNote } from '../journal/keeping.tsx'
 import { useHousehold } from '../journal/provider.tsx'
 import { PrimaryButton } from '../look/buttons.ts'
 import { Stack } from '../look/text.ts'
-import { figures } from '../words/numbers.ts'
+import { figures } from '../../core/words/numbers.ts'
 
 /** A copper figure as the log line would read it. */
 function readCopper(text: string, tank: Tank, context: LogContext) {

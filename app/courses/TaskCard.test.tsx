@@ -75,7 +75,7 @@ test('with something in the water that must never meet it, the dose waits and sa
     running: true,
   }
   await show('ramp', binder)
-  expect(screen.getByText(/^Not now: an ammonia binder is in the filter/)).toBeInTheDocument()
+  expect(screen.getByText(/^An ammonia binder is in the filter in Quarantine: .*\(never\)/)).toBeInTheDocument()
   expect(screen.getByRole('button', { name: 'Log 6.5 mL' })).toBeDisabled()
 })
 

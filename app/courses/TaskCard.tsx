@@ -2,7 +2,6 @@ import { lazy, Suspense, useState } from 'react'
 import { styled } from 'styled-components'
 import { ingredientById } from '../../core/catalogue/ingredient.ts'
 import { TRANSFER_RULES } from '../../core/catalogue/treatments/treatments.ts'
-import { concernsOf } from '../../core/courses/checks.ts'
 import { doseContent, doseInstant, taskContents } from '../../core/courses/task-contents.ts'
 import type { CoursePlan } from '../../core/courses/plan.ts'
 import type { CourseTask } from '../../core/courses/tasks.ts'
@@ -14,7 +13,8 @@ import { useKeeping, UnkeptNote } from '../journal/keeping.tsx'
 import { useHousehold } from '../journal/provider.tsx'
 import { Button, ButtonLink, PlainButton, PrimaryButton } from '../look/buttons.ts'
 import { Bar, Figure, Line, Small, Stack } from '../look/text.ts'
-import { figures } from '../words/numbers.ts'
+import { figures } from '../../core/words/numbers.ts'
+import { DoubtList, useDoubts } from '../safety/Doubts.tsx'
 import { ReadInPlace } from './ReadInPlace.tsx'
 import { dueWords } from '../schedule/words.ts'
 import { amountText, makesText } from './words.ts'
@@ -193,32 +193,25 @@ function TaskAct({ plan, task, next, onForm }: Omit<TaskCardProps, 'heading'>) {
 
 /** A dose: its caution first, then the button with the amount; what must never meet it stops it. */
 function DoseAct({ plan, task, next, onForm }: Omit<TaskCardProps, 'heading'>) {
-  const { journal } = useHousehold()
   const now = useNow()
   const { keep, busy, unkept } = useKeeping()
   const { course, known } = plan
   const ingredient = ingredientById(course.dose.agent)
-  const stops = concernsOf(journal, task.tankId, { ...course, courseId: course.id }, now).filter(
-    ({ severity }) => severity === 'never',
-  )
   const content = doseContent(task, course, doseInstant(task, known, now))
+  const doubts = useDoubts(content ? [content] : [])
   const isWithChange = doseInstant(task, known, now) !== now
   const Act = next ? PrimaryButton : Button
   const log = () => {
     const at = doseInstant(task, known, thisInstant())
     const kept = doseContent(task, course, at)
-    return kept && keep([kept])
+    return kept && keep(doubts.answered([kept]))
   }
   return (
     <>
       <Bar $tone="soon">
         {ingredient?.caution} Follow the label; ask a licensed aquatic veterinarian for weak or scaleless fish.
       </Bar>
-      {stops.map(({ rule, what, reason }) => (
-        <Bar key={rule + what} $tone="act">
-          Not now: {what}. {reason}.
-        </Bar>
-      ))}
+      <DoubtList doubts={doubts} />
       {task.dose?.belowMeasurable ? (
         <Small>
           {figures(task.dose.massMg)} mg is less than the product’s own measure can tell: make up a thinner stock, or a
@@ -230,7 +223,7 @@ function DoseAct({ plan, task, next, onForm }: Omit<TaskCardProps, 'heading'>) {
         </div>
       ) : (
         <Line>
-          <Act onPress={() => void log()} isDisabled={busy || stops.length > 0 || task.state === 'ahead'}>
+          <Act onPress={() => void log()} isDisabled={busy || !doubts.isClear || task.state === 'ahead'}>
             Log {figures(content.amount, 4)} {content.unit}
           </Act>
           <PlainButton onPress={() => onForm('dose')}>other amount</PlainButton>

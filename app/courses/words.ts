@@ -2,7 +2,7 @@ import type { CoursePlan } from '../../core/courses/plan.ts'
 import { observedDays } from '../../core/courses/observation.ts'
 import type { PlannedDose } from '../../core/courses/planned-dose.ts'
 import { MS_PER_DAY } from '../../core/time/zone.ts'
-import { figures } from '../words/numbers.ts'
+import { figures } from '../../core/words/numbers.ts'
 
 /** Where a course is, in a few words: "day 4 of 14, again", "ramp, step 2 of 4". */
 export function phaseWords({ phase, course, clock, ramp, observation, facts }: CoursePlan): string {

@@ -12,7 +12,7 @@ import { Header } from './Header.tsx'
 import { LogLine } from './LogLine.tsx'
 import { momentBeside, spanText } from '../../core/time/words.ts'
 import { MS_PER_HOUR } from '../../core/time/zone.ts'
-import { plural } from '../words/numbers.ts'
+import { plural } from '../../core/words/numbers.ts'
 import { useNow } from './now.tsx'
 import { useShortcuts } from './shortcuts.ts'
 

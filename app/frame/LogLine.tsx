@@ -11,7 +11,7 @@ import { useHousehold } from '../journal/provider.tsx'
 import { PlainButton } from '../look/buttons.ts'
 import { contentReadBack, wordingOf, type Mark } from '../words/entries.ts'
 import { momentBeside } from '../../core/time/words.ts'
-import { plural } from '../words/numbers.ts'
+import { plural } from '../../core/words/numbers.ts'
 import { LOG_LINE_ID } from './shortcuts.ts'
 import { thisInstant, useNow } from './now.tsx'
 

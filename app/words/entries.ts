@@ -10,8 +10,14 @@ import { productById } from '../../core/household/shelf.ts'
 import { tankById } from '../../core/household/tanks.ts'
 import type { Content, ContentOf } from '../../core/journal/entry.ts'
 import type { Journal } from '../../core/journal/journal.ts'
-import { capital, figures, listed } from './numbers.ts'
-import { changeVolume, parameterValue, parameterWidth, quantityText, readingResult } from './quantities.ts'
+import { capital, figures, listed } from '../../core/words/numbers.ts'
+import {
+  changeVolume,
+  parameterValue,
+  parameterWidth,
+  quantityText,
+  readingResult,
+} from '../../core/words/quantities.ts'
 
 /** A stretch of words; a strong one carries the number or name that matters. */
 export interface Mark {

@@ -1,4 +1,4 @@
-import { capital } from './numbers.ts'
+import { capital } from '../../core/words/numbers.ts'
 
 /** A source of the handbook with its short marks written out: hobby practice, editorial assumption. */
 export const sourceWords = (source: string): string =>

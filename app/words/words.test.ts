@@ -5,8 +5,8 @@ import { arrival, bareTank, scribe } from '../../core/journal/testing.ts'
 import { dayFromText, zoneClock } from '../../core/time/zone.ts'
 import { dayAs, dayBeside, momentBeside } from '../../core/time/words.ts'
 import { contentMarks, contentReadBack, marksText } from './entries.ts'
-import { figures, fixed, listed } from './numbers.ts'
-import { parameterValue, parameterWidth, quantityText, readingResult, volume } from './quantities.ts'
+import { figures, fixed, listed } from '../../core/words/numbers.ts'
+import { parameterValue, parameterWidth, quantityText, readingResult, volume } from '../../core/words/quantities.ts'
 
 test('numbers: as many figures as are meant, no powers of ten, no minus zero', () => {
   expect([figures(0.0434), figures(57.2), figures(1234.5), figures(100), figures(0)]).toEqual([

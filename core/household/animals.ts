@@ -162,6 +162,12 @@ export function residentsOf(journal: Journal, tankId: string): Animal[] {
   return animalsOf(journal).filter((animal) => tankOfAnimal(animal) === tankId)
 }
 
+/** Who lived in a tank at some time between two instants, both counted. */
+export const residentsBetween = (journal: Journal, tankId: string, from: number, until: number): Animal[] =>
+  animalsOf(journal).filter(({ stays }) =>
+    stays.some((stay) => stay.tankId === tankId && stay.from <= until && (stay.to === null || stay.to > from)),
+  )
+
 /** How many of a group there were at an instant. */
 export const countAt = (animal: Animal, at: number): number =>
   animal.changes.reduce((count, change) => (change.at <= at ? count + change.by : count), animal.firstCount)

@@ -80,7 +80,7 @@ export function tankById(journal: Journal, id: string): Tank | null {
   )
 }
 
-/** A tank as it was described at an instant: its net volume may have been another then. */
+/** A tank as it was described at an instant: what it held may have been another then. */
 export function tankAt(journal: Journal, id: string, at: number): Tank | null {
   return (
     describe(
@@ -88,6 +88,28 @@ export function tankAt(journal: Journal, id: string, at: number): Tank | null {
       journal.about(`tank-definition:${id}`).filter((line) => line.at <= at),
     ) ?? tankById(journal, id)
   )
+}
+
+/**
+ * Net litres of a tank at an instant. A volume that doses and readings showed later is better knowledge of the same water, so
+ * it holds back to when its sheet was filled in; a sheet that was measured anew is another water.
+ * @returns null where it is not worked out
+ */
+export function netVolumeAt(journal: Journal, id: string, at: number): number | null {
+  let litres: number | null = null
+  let isPast = false
+  for (const { content, at: changedAt, struck } of journal.about(`tank-definition:${id}`)) {
+    if (struck || (content.kind !== 'tank-setup' && content.kind !== 'tank-change')) continue
+    const described = content.kind === 'tank-setup' ? content : content.changes
+    if (changedAt > at && described.sheet && litres !== null) isPast = true
+    if (isPast) continue
+    if (described.sheet) {
+      const volume = tankVolume(described.sheet)
+      litres = volume.ok ? volume.value.netL : null
+    }
+    if (described.learntL !== undefined) litres = described.learntL
+  }
+  return litres
 }
 
 /** All tanks in the order they were set up, those taken down left out unless asked for. */
@@ -106,16 +128,18 @@ export interface Equipment {
 }
 
 /** What stands at a tank and whether it runs. */
-export function equipmentOf(journal: Journal, tankId: string): Equipment[] {
-  return journal.derive(`equipment:${tankId}`, ['kind:equipment'], () => {
-    const items = new Map<EquipmentItem, Equipment>()
-    for (const { content, at } of journal.ofKind('equipment')) {
-      if (content.tankId !== tankId) continue
-      if (content.removed) items.delete(content.item)
-      else items.set(content.item, { item: content.item, running: content.running, since: at })
-    }
-    return [...items.values()]
-  })
+export const equipmentOf = (journal: Journal, tankId: string): Equipment[] =>
+  journal.derive(`equipment:${tankId}`, ['kind:equipment'], () => equipmentAt(journal, tankId, Infinity))
+
+/** What stood at a tank at an instant and whether it ran then. */
+export function equipmentAt(journal: Journal, tankId: string, instant: number): Equipment[] {
+  const items = new Map<EquipmentItem, Equipment>()
+  for (const { content, at } of journal.ofKind('equipment')) {
+    if (content.tankId !== tankId || at > instant) continue
+    if (content.removed) items.delete(content.item)
+    else items.set(content.item, { item: content.item, running: content.running, since: at })
+  }
+  return [...items.values()]
 }
 
 export interface Kit extends Omit<ContentOf<'kit-setup'>, 'kind' | 'happened' | 'kitId' | 'note'> {

@@ -27,7 +27,7 @@ describe('logline.read', () => {
   test('asks with choices, and says what it cannot read', () => {
     expect(ask('quar cu 2,1')).toMatchObject({
       ok: true,
-      value: { state: 'choose', choices: [{ text: 'quar cu 2.1' }, {}, {}] },
+      value: { state: 'choose', choices: [{ text: 'quar cu 2.1' }, {}] },
     })
     expect(ask('quar cu 2,1', { locale: 'de' })).toMatchObject({ ok: true, value: { state: 'keep' } })
     expect(ask('needle ate 31 nov')).toMatchObject({ ok: true, value: { state: 'unclear' } })

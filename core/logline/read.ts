@@ -1,10 +1,11 @@
 import { animalLabel, residentsOf, tankOfAnimal, type Animal } from '../household/animals.ts'
 import type { Tank } from '../household/tanks.ts'
 import { tankById } from '../household/tanks.ts'
-import type { Content } from '../journal/entry.ts'
+import type { Content, ContentOf } from '../journal/entry.ts'
 import { hasDecimalComma } from '../numbers/locale.ts'
 import { iso } from '../time/zone.ts'
 import { readEquipment } from './equipment.ts'
+import { answerAtEnd, guarded } from './guarded.ts'
 import { candidatesOf, completeName, findName } from './names.ts'
 import { looksNumeric } from './numbers.ts'
 import { findParameter, parametersBeginning, readReading } from './reading.ts'
@@ -94,15 +95,18 @@ function aboutTank(
   const verb = rest[0]
   if (!verb) return unclear(`${tank.name}: a reading (cu 2.1), change 15L, dose …, note …`)
   if (verb.key === 'note') return note(line, after(all, verb), happened, { tankId: tank.id })
-  if (verb.key === 'dose' || verb.key === 'dosed')
-    return single(readDose(line, rest.slice(1), tank, happened, context), rest, 1)
+  if (verb.key === 'dose' || verb.key === 'dosed') {
+    const dose = readDose(line, rest.slice(1), tank, happened, context)
+    return isStop(dose) ? dose : { contents: [dose.content], notices: dose.notices }
+  }
   if (CHANGE_WORDS.has(verb.key)) return single(readWaterChange(line, rest.slice(1), tank, happened, context), rest, 1)
   if (verb.key === 'water' && CHANGE_WORDS.has(rest[1]?.key ?? ''))
     return single(readWaterChange(line, rest.slice(2), tank, happened, context), rest, 2)
   const residents = residentsOf(context.journal, tank.id)
   if (verb.key === 'all' && residents.length > 0) return seen(line, rest.slice(1), residents, happened, context)
-  const switched = readEquipment(line, rest, tank, happened)
-  if (switched !== null) return isStop(switched) ? switched : { contents: switched, notices: [] }
+  const { body, answer } = answerAtEnd(line, rest)
+  const switched = readEquipment(line, body, tank, happened)
+  if (switched !== null) return isStop(switched) ? switched : guarded(line, body, switched, answer, context)
   const kept: Kept = { contents: [], notices: [] }
   let words = rest
   while (words.length > 0) {
@@ -236,11 +240,13 @@ function seen(
 
 function moved(
   line: string,
-  words: readonly Token[],
+  tokens: readonly Token[],
   animals: readonly Animal[],
   happened: string,
-  { journal }: LogContext,
+  context: LogContext,
 ): Kept | Stop {
+  const { journal } = context
+  const { body: words, answer } = answerAtEnd(line, tokens)
   const tanks = candidatesOf(journal).filter(({ named }) => named.kind === 'tank')
   const target = findName(line, words, tanks)
   if (words.length === 0)
@@ -254,16 +260,14 @@ function moved(
   const to = (target.found as { tank: Tank }).tank
   const already = animals.find((animal) => tankOfAnimal(animal) === to.id)
   if (already) return unclear(`${animalLabel(already)} is in ${to.name} already`)
-  return {
-    contents: animals.map((animal) => ({
-      kind: 'move',
-      happened,
-      animalId: animal.id,
-      fromTankId: tankOfAnimal(animal)!,
-      toTankId: to.id,
-    })),
-    notices: [],
-  }
+  const moves = animals.map((animal): ContentOf<'move'> => ({
+    kind: 'move',
+    happened,
+    animalId: animal.id,
+    fromTankId: tankOfAnimal(animal)!,
+    toTankId: to.id,
+  }))
+  return guarded(line, words, moves, answer, context)
 }
 
 function died(

@@ -4,7 +4,7 @@ import type { Tank } from '../household/tanks.ts'
 import type { ContentOf } from '../journal/entry.ts'
 import { L_PER_UK_GAL, L_PER_US_GAL } from '../units/units.ts'
 import { readFigure } from './numbers.ts'
-import { doubtOf } from '../courses/dose-guard.ts'
+import { answerAtEnd, guarded } from './guarded.ts'
 import { replaceToken, type Token } from './tokens.ts'
 import { choose, isStop, unclear, type LogContext, type Stop } from './types.ts'
 
@@ -102,13 +102,13 @@ function productsNamed(key: string, shelf: readonly ShelfProduct[]): ShelfProduc
 }
 
 /** A dose from its words: the product's name or ingredient, then how much of the product. */
-export function readDose(
+function plainDose(
   line: string,
   tokens: readonly Token[],
   tank: Tank,
   happened: string,
-  { journal, correcting }: LogContext,
-): { content: ContentOf<'dose'>; words: number } | Stop {
+  { journal }: LogContext,
+): { content: ContentOf<'dose'>; words: number; amount: Token } | Stop {
   const shelf = shelfOf(journal)
   const first = tokens[0]
   if (!first) return unclear('a dose of what, and how much?')
@@ -170,31 +170,33 @@ export function readDose(
     unit: product.unit,
     massMg: measured * product.mgPerUnit,
   }
-  const end = words + amount.words
-  // A dose that was given has to be kept, however wrong it was: the word says that it is known.
-  if (tokens[end]?.key === ANYWAY) return { content, words: end + 1 }
-  const doubt = doubtOf(journal, tank, content, product, correcting)
-  if (doubt) {
-    const last = tokens[end - 1]!
-    const span = { from: amount.token.from, to: last.to }
-    const rather = doubt.rather && Number(doubt.rather.amount.toPrecision(6))
-    return choose(doubt.question, [
-      ...(rather
-        ? [
-            {
-              label: `${rather} ${product.unit}, makes ${doubt.rather!.makesMgPerL.toFixed(2)}`,
-              text: replaceToken(line, span, `${rather}${product.unit}`),
-            },
-          ]
-        : []),
-      {
-        label: 'it was dosed so: keep it',
-        text: replaceToken(line, { from: last.to, to: last.to }, ` ${ANYWAY}`),
-      },
-    ])
-  }
-  return { content, words: end }
+  return { content, words: words + amount.words, amount: amount.token }
 }
 
-/** Ends a dose that was asked about and has happened all the same. */
-const ANYWAY = 'anyway'
+/**
+ * A dose, asked about where the water speaks against it or where it would pass its band.
+ * @param tokens the words after `dose`, an answer at their end among them
+ */
+export function readDose(
+  line: string,
+  tokens: readonly Token[],
+  tank: Tank,
+  happened: string,
+  context: LogContext,
+): { content: ContentOf<'dose'>; words: number; notices: string[] } | Stop {
+  const { body, answer } = answerAtEnd(line, tokens)
+  const read = plainDose(line, body, tank, happened, context)
+  if (isStop(read)) return read
+  if (read.words < body.length) return unclear(`“${body[read.words]!.text}” is left over`)
+  const product = read.content.unit
+  const span = { from: read.amount.from, to: tokens.at(-1)!.to }
+  const kept = guarded(line, body, [read.content], answer, context, ({ rather }) => {
+    if (!rather) return null
+    const amount = Number(rather.amount.toPrecision(6))
+    return {
+      label: `${amount} ${product}, makes ${rather.makesMgPerL.toFixed(2)}`,
+      text: replaceToken(line, span, `${amount}${product}`),
+    }
+  })
+  return isStop(kept) ? kept : { content: kept.contents[0]!, words: tokens.length, notices: kept.notices }
+}

@@ -5,7 +5,7 @@ import type { BagReading } from '../../../core/arrivals/bag-form.ts'
 import { matchingSwap } from '../../../core/arrivals/matching.ts'
 import { WAY_NAMES } from '../../../core/arrivals/step-words.ts'
 import { Bar, Figure, Small, Stack } from '../../look/text.ts'
-import { changeVolume, quantityText } from '../../words/quantities.ts'
+import { changeVolume, quantityText } from '../../../core/words/quantities.ts'
 import type { PlanSource } from './plan-source.ts'
 import { wayFigure } from './way-words.ts'
 

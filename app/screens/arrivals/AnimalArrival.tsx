@@ -16,8 +16,8 @@ import { Page, TwoParts } from '../../look/page.ts'
 import { Facts, Heading, Line, Quiet, Small, Stack, Title } from '../../look/text.ts'
 import { Pictures } from '../../photos/Pictures.tsx'
 import { groupName, tankName } from '../../words/entries.ts'
-import { figures, listed } from '../../words/numbers.ts'
-import { parameterValue, quantityText } from '../../words/quantities.ts'
+import { figures, listed } from '../../../core/words/numbers.ts'
+import { parameterValue, quantityText } from '../../../core/words/quantities.ts'
 import { TrainingForm } from './TrainingForm.tsx'
 
 /** The arrival ledger of one animal: where from, how long, the bag, the way across, first meal, first signs. */

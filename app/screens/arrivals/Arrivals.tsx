@@ -16,7 +16,7 @@ import { Button, ButtonLink } from '../../look/buttons.ts'
 import { Page, PageHead } from '../../look/page.ts'
 import { Figure, Heading, Line, Quiet, Rows, Small, Stack, Title } from '../../look/text.ts'
 import { animalName, newcomerName, tankName } from '../../words/entries.ts'
-import { figures, listed, plural } from '../../words/numbers.ts'
+import { figures, listed, plural } from '../../../core/words/numbers.ts'
 import { useState } from 'react'
 
 const Live = styled.section`

@@ -9,7 +9,7 @@ import { useHousehold } from '../../journal/provider.tsx'
 import { Page } from '../../look/page.ts'
 import { Bar, Small, Stack, Title } from '../../look/text.ts'
 import { tankName } from '../../words/entries.ts'
-import { capital } from '../../words/numbers.ts'
+import { capital } from '../../../core/words/numbers.ts'
 import { RunState } from './RunState.tsx'
 
 /** A run that is over: how it went. */

@@ -8,7 +8,7 @@ import { useKeeping, UnkeptNote } from '../../journal/keeping.tsx'
 import { useHousehold } from '../../journal/provider.tsx'
 import { Button } from '../../look/buttons.ts'
 import { Bar, Stack } from '../../look/text.ts'
-import { changeVolume, parameterValue, quantityText } from '../../words/quantities.ts'
+import { changeVolume, parameterValue, quantityText } from '../../../core/words/quantities.ts'
 import type { PlanSource } from './plan-source.ts'
 import { Tick } from './Tick.ts'
 

@@ -21,7 +21,7 @@ import { HandbookLink } from '../../look/HandbookLink.tsx'
 import { Page } from '../../look/page.ts'
 import { Heading, Line, Small, Stack, Title } from '../../look/text.ts'
 import { contentMarks, marksText, wordingOf } from '../../words/entries.ts'
-import { capital, listed } from '../../words/numbers.ts'
+import { capital, listed } from '../../../core/words/numbers.ts'
 import { CourseWords } from './CourseWords.tsx'
 import { Chips, Select, Text } from './together-parts.ts'
 

@@ -11,7 +11,7 @@ import { useNow } from '../../frame/now.tsx'
 import { useHousehold } from '../../journal/provider.tsx'
 import { Small } from '../../look/text.ts'
 import { newcomerName, tankName } from '../../words/entries.ts'
-import { listed } from '../../words/numbers.ts'
+import { listed } from '../../../core/words/numbers.ts'
 import type { PlanSource } from './plan-source.ts'
 import { PlanBoard } from './PlanBoard.tsx'
 

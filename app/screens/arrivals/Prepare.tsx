@@ -18,7 +18,7 @@ import { Button, ButtonLink, PlainButton, PrimaryButton } from '../../look/butto
 import { HandbookLink } from '../../look/HandbookLink.tsx'
 import { Bar, Heading, Line, Quiet, Small, Stack } from '../../look/text.ts'
 import { newcomerName, tankName } from '../../words/entries.ts'
-import { listed, plural } from '../../words/numbers.ts'
+import { listed, plural } from '../../../core/words/numbers.ts'
 
 const List = styled.ul`
   & > li {

@@ -25,7 +25,7 @@ import { HandbookLink } from '../../look/HandbookLink.tsx'
 import { Page, TwoParts } from '../../look/page.ts'
 import { Bar, Figure, Heading, Line, Quiet, Small, Stack, Title } from '../../look/text.ts'
 import { animalName, contentMarks, marksText, SKIRMISH_WORDS, tankName, wordingOf } from '../../words/entries.ts'
-import { listed, plural } from '../../words/numbers.ts'
+import { listed, plural } from '../../../core/words/numbers.ts'
 import { Chips, Select, Text } from './together-parts.ts'
 
 const Condition = styled.button`

@@ -4,7 +4,7 @@ import type { Limits } from '../../../core/acclimation/trials.ts'
 import { mindsSalinity } from '../../../core/acclimation/limits.ts'
 import { figureUnit } from '../../../core/arrivals/figures.ts'
 import type { UnitHabits } from '../../../core/household/settings.ts'
-import { parameterValue } from '../../words/quantities.ts'
+import { parameterValue } from '../../../core/words/quantities.ts'
 
 /** A figure that is drawn over the minutes of an acclimation. */
 export interface Quantity {

@@ -3,7 +3,7 @@ import { mindsSalinity } from '../../../core/acclimation/limits.ts'
 import type { Limits } from '../../../core/acclimation/trials.ts'
 import { dripWords, waterWords, WAY_NAMES } from '../../../core/arrivals/step-words.ts'
 import type { UnitHabits } from '../../../core/household/settings.ts'
-import { parameterValue, quantityText } from '../../words/quantities.ts'
+import { parameterValue, quantityText } from '../../../core/words/quantities.ts'
 
 /** The amount a way asks for, first and largest; and how it is given. */
 export function wayFigure({ kind, method, moveAt }: Pick<Way, 'kind' | 'method' | 'moveAt'>): {

@@ -22,7 +22,7 @@ import { copperForecast, fallsTo } from '../../../core/courses/forecast.ts'
 import { dayAs, dayBeside, momentBeside } from '../../../core/time/words.ts'
 import { MS_PER_DAY, type ZoneClock } from '../../../core/time/zone.ts'
 import { Figure, Small } from '../../look/text.ts'
-import { figures } from '../../words/numbers.ts'
+import { figures } from '../../../core/words/numbers.ts'
 
 const Box = styled.figure`
   .recharts-text {

@@ -3,7 +3,7 @@ import { useNavigate, useParams } from 'react-router'
 import { styled } from 'styled-components'
 import { courseName } from '../../../core/courses/names.ts'
 import { copperFit } from '../../../core/courses/forecast.ts'
-import { concernsOf } from '../../../core/courses/checks.ts'
+import { treatmentConcerns } from '../../../core/safety/concerns.ts'
 import { shelfCheck } from '../../../core/courses/shelf-check.ts'
 import type { CoursePlan } from '../../../core/courses/plan.ts'
 import { animalById, animalLabel } from '../../../core/household/animals.ts'
@@ -21,8 +21,8 @@ import { HandbookLink } from '../../look/HandbookLink.tsx'
 import { Page, TwoParts } from '../../look/page.ts'
 import { useIsPhone } from '../../look/useWidth.ts'
 import { Bar, Figure, Heading, Quiet, Rows, Small, Stack, Title } from '../../look/text.ts'
-import { figures, listed } from '../../words/numbers.ts'
-import { quantityText, volume } from '../../words/quantities.ts'
+import { figures, listed } from '../../../core/words/numbers.ts'
+import { quantityText, volume } from '../../../core/words/quantities.ts'
 import { HowItRuns } from './HowItRuns.tsx'
 import { LearntVolumeOffer } from './LearntVolumeOffer.tsx'
 import { Rules } from './Rules.tsx'
@@ -78,7 +78,12 @@ function CourseBody({ plan }: { plan: CoursePlan }) {
   const who = course.animalIds.flatMap((id) => animalById(journal, id) ?? []).map(animalLabel)
   const concerns = course.ended
     ? []
-    : concernsOf(journal, course.tankId, { ...course, courseId: course.id }, facts.now).filter(
+    : treatmentConcerns(
+        journal,
+        course.tankId,
+        { ...course, agent: course.dose.agent, courseId: course.id },
+        facts.now,
+      ).filter(
         ({ severity, rule }) =>
           severity !== 'note' && !course.overrides.some((one) => one.rule === rule && severity !== 'never'),
       )

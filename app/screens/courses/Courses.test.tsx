@@ -308,7 +308,7 @@ describe('starting a course', () => {
     await waitFor(() =>
       expect(lines('course-start')).toMatchObject([{ doseId: 'cu-chelated-gentle', protocol: 'qt-a-cu30' }]),
     )
-    expect(lines('course-start')[0]).not.toHaveProperty('overrides')
+    expect(lines('course-start')[0]!.overrides).toMatchObject([{ rule: 'scaleless-marine', why: 'read and confirmed' }])
   })
 
   test('where one runs already no second starts', async () => {

@@ -15,7 +15,7 @@ import { useHousehold } from '../../journal/provider.tsx'
 import { ButtonLink } from '../../look/buttons.ts'
 import { Page, PageHead } from '../../look/page.ts'
 import { Figure, Heading, Quiet, Rows, Small, Stack, Title } from '../../look/text.ts'
-import { listed } from '../../words/numbers.ts'
+import { listed } from '../../../core/words/numbers.ts'
 
 const CourseRow = styled(Link)`
   display: grid;

@@ -8,7 +8,7 @@ import { useKeeping, UnkeptNote } from '../../journal/keeping.tsx'
 import { useHousehold } from '../../journal/provider.tsx'
 import { Button, ButtonLink } from '../../look/buttons.ts'
 import { Heading, Line, Stack } from '../../look/text.ts'
-import { quantityText, volume } from '../../words/quantities.ts'
+import { quantityText, volume } from '../../../core/words/quantities.ts'
 
 /** Litres are offered to the tenth: doses and kits tell no more. */
 const rounded = (litres: number) => Math.round(litres * 10) / 10

@@ -4,7 +4,8 @@ import { useForm, type Control } from 'react-hook-form'
 import { useNavigate, useSearchParams } from 'react-router'
 import { styled } from 'styled-components'
 import { ingredientById } from '../../../core/catalogue/ingredient.ts'
-import { concernsOf, directDose, type Concern } from '../../../core/courses/checks.ts'
+import { directDose } from '../../../core/courses/direct-dose.ts'
+import { treatmentConcerns, type Concern } from '../../../core/safety/concerns.ts'
 import { copperChoice, copperChoices } from '../../../core/courses/copper-choices.ts'
 import { COURSE_LENGTHS, runningIn, type CourseLength } from '../../../core/courses/course.ts'
 import { shortCourseName } from '../../../core/courses/names.ts'
@@ -12,9 +13,9 @@ import { coursePreview, type CoursePreview } from '../../../core/courses/preview
 import { animalLabel } from '../../../core/household/animals.ts'
 import { shelfOf } from '../../../core/household/shelf.ts'
 import { kitFor, tankById, tanksOf } from '../../../core/household/tanks.ts'
-import { lastValue } from '../../../core/readings/latest.ts'
+import { reckonedLevel } from '../../../core/safety/water-state.ts'
 import { dayAs, dayBeside, timeOf } from '../../../core/time/words.ts'
-import { iso, MS_PER_DAY } from '../../../core/time/zone.ts'
+import { iso } from '../../../core/time/zone.ts'
 import { amountText } from '../../courses/words.ts'
 import { CheckField, ChipsField, SelectField, TextField } from '../../fields/fields.tsx'
 import type { Problem } from '../../fields/shell.tsx'
@@ -25,8 +26,8 @@ import { ButtonLink, PrimaryButton } from '../../look/buttons.ts'
 import { HandbookLink } from '../../look/HandbookLink.tsx'
 import { Page, TwoParts } from '../../look/page.ts'
 import { Bar, Figure, Heading, Line, Rows, Small, Stack, Title } from '../../look/text.ts'
-import { capital } from '../../words/numbers.ts'
-import { quantityText, volume } from '../../words/quantities.ts'
+import { capital } from '../../../core/words/numbers.ts'
+import { quantityText, volume } from '../../../core/words/quantities.ts'
 import { sourceWords } from '../../words/sources.ts'
 import { concernKey, fishIn, rampChoices, startContent, startProblems, type StartValues } from './start.ts'
 
@@ -80,10 +81,10 @@ export function StartCourse() {
   const product = shelf.find(({ id, ingredient }) => id === values.productId && ingredient === dose.agent) ?? null
   const products = shelf.filter(({ ingredient }) => ingredient === dose.agent)
   const directly = directDose(journal, values.tankId, dose)
-  const concerns = concernsOf(
+  const concerns = treatmentConcerns(
     journal,
     values.tankId,
-    { dose, direct: values.direct, rampHours: Number(values.rampHours) },
+    { agent: dose.agent, dose, direct: values.direct, rampHours: Number(values.rampHours) },
     now,
   )
   const context = {
@@ -117,7 +118,7 @@ export function StartCourse() {
           volumeL: tank.volume.netL,
           product,
           startAt: now,
-          startMgPerL: recentCopper(journal, tank.id, now),
+          startMgPerL: reckonedLevel(journal, tank.id, dose.agent, now).mgPerL ?? 0,
         })
       : null
   if (tanks.length === 0)
@@ -304,15 +305,10 @@ export function StartCourse() {
   )
 }
 
-/** Copper that a reading of the last two days says is in the water already. */
-function recentCopper(journal: Parameters<typeof lastValue>[0], tankId: string, now: number): number {
-  const last = lastValue(journal, tankId, 'copper', now + 1)
-  return last && now - last.at < 2 * MS_PER_DAY ? last.value : 0
-}
-
 const SEVERITY_WORDS: Record<Concern['severity'], string> = {
   never: 'Never',
   block: 'Not without a reason',
+  ask: 'Cannot judge',
   caution: 'With care',
   note: 'To know',
 }

@@ -19,7 +19,7 @@ import { thisInstant, useNow } from '../../frame/now.tsx'
 import { useHousehold } from '../../journal/provider.tsx'
 import { HandbookLink } from '../../look/HandbookLink.tsx'
 import { Heading, Small } from '../../look/text.ts'
-import { figures } from '../../words/numbers.ts'
+import { figures } from '../../../core/words/numbers.ts'
 
 const Question = styled.div`
   padding: 10px 0;

@@ -1,5 +1,5 @@
 import { copperChoice } from '../../../core/courses/copper-choices.ts'
-import type { Concern } from '../../../core/courses/checks.ts'
+import type { Concern } from '../../../core/safety/concerns.ts'
 import { courseById } from '../../../core/courses/course.ts'
 import { ward } from '../../../core/courses/testing.ts'
 import { productById } from '../../../core/household/shelf.ts'

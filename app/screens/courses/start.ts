@@ -1,5 +1,5 @@
 import { rampOf } from '../../../core/catalogue/treatments/treatments.ts'
-import type { Concern } from '../../../core/courses/checks.ts'
+import type { Concern } from '../../../core/safety/concerns.ts'
 import type { CopperChoice } from '../../../core/courses/copper-choices.ts'
 import { animalGroupById } from '../../../core/catalogue/animal-group.ts'
 import { residentsOf, type Animal } from '../../../core/household/animals.ts'
@@ -83,6 +83,9 @@ export function startProblems(
   return problems
 }
 
+/** What is kept of a caution that was read and ticked. */
+const CONFIRMED = 'read and confirmed'
+
 /** The entry that starts the course. */
 export function startContent(
   values: StartValues,
@@ -90,10 +93,10 @@ export function startContent(
   { courseId, happened, kitId }: { courseId: string; happened: string; kitId: string | undefined },
 ): ContentOf<'course-start'> {
   const overrides = concerns
-    .filter(({ severity }) => severity === 'block')
+    .filter(({ severity }) => severity === 'block' || severity === 'caution')
     .map((concern) => ({
       rule: concern.rule,
-      why: values.whys[concernKey(concern)]?.trim() ?? '',
+      why: values.whys[concernKey(concern)]?.trim() || CONFIRMED,
       vetAgreed: values.agreed[concernKey(concern)] ?? false,
     }))
   return {

@@ -1,7 +1,7 @@
 import { styled } from 'styled-components'
 import type { Answer, AnswerLine } from '../../../core/calculators/calculators.ts'
 import { Bar, Facts, Figure, Quiet, Stack } from '../../look/text.ts'
-import { figures } from '../../words/numbers.ts'
+import { figures } from '../../../core/words/numbers.ts'
 
 const Lead = styled.div`
   & > span:first-child {

@@ -6,7 +6,7 @@ import { rowId, type HandbookTable } from '../../../core/catalogue/handbook/chap
 import { inputShape, Label } from '../../fields/shell.tsx'
 import { Page } from '../../look/page.ts'
 import { Bar, Figure, Heading, Quiet, Small, Stack, Title } from '../../look/text.ts'
-import { capital, plural } from '../../words/numbers.ts'
+import { capital, plural } from '../../../core/words/numbers.ts'
 import { sourceWords } from '../../words/sources.ts'
 import { fieldName, rowText, rowTitle, shown, TITLE_FIELDS, type Piece } from './values.ts'
 import { placeOf, useHandbook, type Handbook as Whole, type LoadedChapter } from './whole.ts'

@@ -1,7 +1,7 @@
 import type { SignRule } from '../../../core/catalogue/handbook/handbook.schema.ts'
 import { ingredientById } from '../../../core/catalogue/ingredient.ts'
 import { signById } from '../../../core/catalogue/sign.ts'
-import { figures } from '../../words/numbers.ts'
+import { figures } from '../../../core/words/numbers.ts'
 
 /** A piece of a value as it is shown: words, or words that lead to another row. */
 export type Piece = string | { words: string; to: string }

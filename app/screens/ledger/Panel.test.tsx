@@ -77,8 +77,13 @@ describe('forms beside the ledger', () => {
     expect(aside).toHaveTextContent('Never with an ammonia-binding conditioner')
     await user.type(within(aside).getByLabelText('Amount'), '3.2')
     expect(aside).toHaveTextContent('32 mg of copper: adds 0.494 mg/L to 64.8 L net')
+    // With the 2.11 read before, that is over the band: the right amount is one tap away.
     await user.click(within(aside).getByRole('button', { name: 'Log 3.2 mL' }))
-    await waitFor(() => expect(last()).toMatchObject({ kind: 'dose', amount: 3.2, unit: 'mL', massMg: 32 }))
+    expect(await within(aside).findByRole('alert')).toHaveTextContent(/^That makes \d\.\d\d mg\/L, over the 2\.50/)
+    await user.clear(within(aside).getByLabelText('Amount'))
+    await user.type(within(aside).getByLabelText('Amount'), '1')
+    await user.click(within(aside).getByRole('button', { name: 'Log 1 mL' }))
+    await waitFor(() => expect(last()).toMatchObject({ kind: 'dose', amount: 1, unit: 'mL', massMg: 10 }))
   })
 
   test('part of a group moves: the rest stays', async () => {

@@ -5,7 +5,7 @@ import { Button } from '../../look/buttons.ts'
 import { Bar, Facts, Heading, Small, Stack } from '../../look/text.ts'
 import type { Which } from '../../journal/which.ts'
 import { hasLocks } from '../../storage/locks.ts'
-import { fixed, listed, plural } from '../../words/numbers.ts'
+import { fixed, listed, plural } from '../../../core/words/numbers.ts'
 
 const MB = 1_000_000
 

@@ -9,7 +9,7 @@ import { Button, PlainButton, PrimaryButton } from '../../look/buttons.ts'
 import { Heading, Line, Small, Stack } from '../../look/text.ts'
 import { COPIES, PutAside } from '../../journal/PutAside.tsx'
 import { keepCopy } from '../../storage/copies.ts'
-import { plural } from '../../words/numbers.ts'
+import { plural } from '../../../core/words/numbers.ts'
 
 /** The sample afresh; the own journal empty, its content put aside. */
 export function StartOver() {

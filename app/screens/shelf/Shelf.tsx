@@ -9,7 +9,7 @@ import { ButtonLink } from '../../look/buttons.ts'
 import { Page, PageHead } from '../../look/page.ts'
 import { Figure, Heading, Quiet, Rows, Small, Stack, Title } from '../../look/text.ts'
 import { dayAs } from '../../../core/time/words.ts'
-import { figures } from '../../words/numbers.ts'
+import { figures } from '../../../core/words/numbers.ts'
 import { GROUPS, groupOf, strengthText } from './names.ts'
 
 const SOON_DAYS = 60

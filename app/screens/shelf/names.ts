@@ -2,7 +2,7 @@ import { ingredientById, INGREDIENTS } from '../../../core/catalogue/ingredient.
 import type { ShelfProduct } from '../../../core/household/shelf.ts'
 import type { Product } from '../../../core/dosing/product.schema.ts'
 import type { Option } from '../../fields/fields.tsx'
-import { figures } from '../../words/numbers.ts'
+import { figures } from '../../../core/words/numbers.ts'
 
 const KIND_NAMES = {
   medicine: 'Medicines and treatments',

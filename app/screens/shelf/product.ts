@@ -6,7 +6,7 @@ import { dayFromText } from '../../../core/time/zone.ts'
 import { ingredientById } from '../../../core/catalogue/ingredient.ts'
 import { peroxideMgPerMl } from '../../../core/dosing/peroxide.ts'
 import type { Problem, Problems } from '../../fields/shell.tsx'
-import { figures } from '../../words/numbers.ts'
+import { figures } from '../../../core/words/numbers.ts'
 
 export type ProductForm = Product['kind']
 /** How a label may state a strength. */

@@ -3,6 +3,8 @@ import { Form } from 'react-aria-components'
 import { useForm } from 'react-hook-form'
 import { useNavigate, useParams, useSearchParams } from 'react-router'
 import { expectedOf, type ExpectedArrival } from '../../../core/household/expected.ts'
+import type { ContentOf } from '../../../core/journal/entry.ts'
+import { iso } from '../../../core/time/zone.ts'
 import { tankById, type Tank } from '../../../core/household/tanks.ts'
 import { SelectField, TextField } from '../../fields/fields.tsx'
 import { useMeantGroup } from '../../fields/meant-group.ts'
@@ -15,6 +17,7 @@ import { useHousehold } from '../../journal/provider.tsx'
 import { PlainButton, PrimaryButton } from '../../look/buttons.ts'
 import { FieldGrid, Narrow, Page } from '../../look/page.ts'
 import { Line, Small, Stack, Title } from '../../look/text.ts'
+import { DoubtList, useDoubts } from '../../safety/Doubts.tsx'
 import { groupOptions } from './AnimalForm.tsx'
 
 interface Values extends WhenValues {
@@ -63,6 +66,14 @@ function AddToTank({ tank, expected }: { tank: Tank; expected: ExpectedArrival |
   const onChosen = useMeantGroup(form.watch('species'), tank.water, form.watch('group'), (id) =>
     form.setValue('group', id),
   )
+  const [animalId] = useState(newId)
+  const group = form.watch('group')
+  // What the water speaks against is shown as soon as the group is known, before the button.
+  const doubts = useDoubts(
+    group === ''
+      ? []
+      : [{ kind: 'arrival', happened: iso(now), animalId, tankId: tank.id, species: 'it', group, count: 1 }],
+  )
   const send = form.handleSubmit(async (values) => {
     const found: Record<string, Problem | undefined> = {}
     const species = values.species.trim()
@@ -77,11 +88,11 @@ function AddToTank({ tank, expected }: { tank: Tank; expected: ExpectedArrival |
     if ('problems' in when) Object.assign(found, when.problems)
     setProblems(found)
     if (Object.values(found).some(Boolean) || !('happened' in when)) return
-    const kept = await keep([
+    const contents: ContentOf<'arrival'>[] = [
       {
         kind: 'arrival',
         happened: when.happened,
-        animalId: newId(),
+        animalId,
         tankId: tank.id,
         species,
         group: values.group,
@@ -91,7 +102,9 @@ function AddToTank({ tank, expected }: { tank: Tank; expected: ExpectedArrival |
         ...(hours !== undefined && { hoursInTransit: hours }),
         ...(expected && { expectedId: expected.expectedId }),
       },
-    ])
+    ]
+    if (!doubts.isClearFor(contents)) return setProblems({ group: { message: 'answer what stands below first' } })
+    const kept = await keep(doubts.answered(contents))
     if (kept) void navigate(`/tanks/${tank.id}`)
   })
   const { control } = form
@@ -122,7 +135,7 @@ function AddToTank({ tank, expected }: { tank: Tank; expected: ExpectedArrival |
               label="Group"
               options={[{ value: '', label: 'choose' }, ...groups]}
               onPick={onChosen}
-              problem={form.watch('group') === '' ? problems['group'] : undefined}
+              problem={problems['group']}
               hint="Decides how it is acclimated and what it does not tolerate."
             />
             <FieldGrid>
@@ -130,6 +143,7 @@ function AddToTank({ tank, expected }: { tank: Tank; expected: ExpectedArrival |
               <TextField control={control} name="hours" label="Hours in transit" figure problem={problems['hours']} />
             </FieldGrid>
             <WhenFields control={control} problems={problems} />
+            <DoubtList doubts={doubts} />
             {unkept && <UnkeptNote unkept={unkept} />}
             <Line>
               <PrimaryButton type="submit" isDisabled={busy}>

@@ -3,7 +3,7 @@ import type { Tank } from '../../../core/household/tanks.ts'
 import { useHousehold } from '../../journal/provider.tsx'
 import { HandbookLink } from '../../look/HandbookLink.tsx'
 import { Facts, Figure, Heading, Small } from '../../look/text.ts'
-import { parameterValue } from '../../words/quantities.ts'
+import { parameterValue } from '../../../core/words/quantities.ts'
 import type { UnitHabits } from '../../../core/household/settings.ts'
 
 /** A band as it is printed: "7.5–10.0 dKH", "up to 50 mg/L", "0". */

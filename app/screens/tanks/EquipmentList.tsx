@@ -1,12 +1,16 @@
 import { useState } from 'react'
 import { styled } from 'styled-components'
 import { equipmentOf, type EquipmentItem, type Tank } from '../../../core/household/tanks.ts'
+import type { ContentOf } from '../../../core/journal/entry.ts'
+import { iso } from '../../../core/time/zone.ts'
+import { thisInstant } from '../../frame/now.tsx'
 import { useKeeping, UnkeptNote } from '../../journal/keeping.tsx'
 import { useHousehold } from '../../journal/provider.tsx'
 import { Button, PlainButton } from '../../look/buttons.ts'
-import { Heading, Line, Quiet, Rows, Small } from '../../look/text.ts'
+import { Heading, Line, Quiet, Rows, Small, Stack } from '../../look/text.ts'
+import { DoubtList, useDoubts } from '../../safety/Doubts.tsx'
 import { EQUIPMENT_NAMES } from '../../words/entries.ts'
-import { capital } from '../../words/numbers.ts'
+import { capital } from '../../../core/words/numbers.ts'
 
 const Item = styled.div`
   display: flex;
@@ -21,17 +25,21 @@ export function EquipmentList({ tank }: { tank: Tank }) {
   const { keep, busy, unkept } = useKeeping()
   const [adding, setAdding] = useState(false)
   const items = equipmentOf(journal, tank.id)
-  const set = (item: EquipmentItem, running: boolean, removed = false) =>
-    keep([
-      {
-        kind: 'equipment',
-        happened: new Date().toISOString(),
-        tankId: tank.id,
-        item,
-        running,
-        ...(removed && { removed }),
-      },
-    ])
+  /** A switch that the water speaks against, waiting for an answer. */
+  const [waiting, setWaiting] = useState<ContentOf<'equipment'> | null>(null)
+  const doubts = useDoubts(waiting ? [waiting] : [])
+  const set = async (item: EquipmentItem, running: boolean, removed = false) => {
+    const content: ContentOf<'equipment'> = {
+      kind: 'equipment',
+      happened: iso(thisInstant()),
+      tankId: tank.id,
+      item,
+      running,
+      ...(removed && { removed }),
+    }
+    if (!doubts.isClearFor([content])) return setWaiting(content)
+    if (await keep(doubts.answered([content]))) setWaiting(null)
+  }
   const missing = (Object.keys(EQUIPMENT_NAMES) as EquipmentItem[]).filter(
     (item) => !items.some((one) => one.item === item),
   )
@@ -69,6 +77,17 @@ export function EquipmentList({ tank }: { tank: Tank }) {
         <Small style={{ paddingTop: 10 }}>
           None on record. What runs here decides what a treatment must switch off first.
         </Small>
+      )}
+      {waiting && (
+        <Stack $gap={10} style={{ paddingTop: 12 }}>
+          <DoubtList doubts={doubts} />
+          <Line>
+            <Button onPress={() => void set(waiting.item, waiting.running)} isDisabled={busy || !doubts.isClear}>
+              Switch {EQUIPMENT_NAMES[waiting.item]} on all the same
+            </Button>
+            <PlainButton onPress={() => setWaiting(null)}>leave it off</PlainButton>
+          </Line>
+        </Stack>
       )}
       {unkept && <UnkeptNote unkept={unkept} />}
       <div style={{ paddingTop: 12 }}>

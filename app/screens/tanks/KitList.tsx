@@ -11,7 +11,7 @@ import { newId } from '../../journal/opened.ts'
 import { useHousehold } from '../../journal/provider.tsx'
 import { Button, PlainButton, PrimaryButton } from '../../look/buttons.ts'
 import { Heading, Line, Quiet, Rows, Small, Stack } from '../../look/text.ts'
-import { figures } from '../../words/numbers.ts'
+import { figures } from '../../../core/words/numbers.ts'
 
 /** How sure a kit is, in its parameter's unit. */
 function sureness({ parameter, uncertainty }: Kit): string {

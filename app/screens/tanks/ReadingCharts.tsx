@@ -21,7 +21,7 @@ import { useHousehold } from '../../journal/provider.tsx'
 import { Figure, Small } from '../../look/text.ts'
 import { dayAs, dayBeside, momentBeside } from '../../../core/time/words.ts'
 import { PARAMETERS_AS_ASKED } from '../../words/parameters.ts'
-import { parameterValue, quantityText } from '../../words/quantities.ts'
+import { parameterValue, quantityText } from '../../../core/words/quantities.ts'
 
 const SHOWN_DAYS = 122
 const HEIGHT = 132

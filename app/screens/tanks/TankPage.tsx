@@ -7,7 +7,7 @@ import { animalLabel, animalsOf, residentsOf, type Animal } from '../../../core/
 import { tankById, type Tank } from '../../../core/household/tanks.ts'
 import { useHousehold } from '../../journal/provider.tsx'
 import { iso } from '../../../core/time/zone.ts'
-import { quantityText, volume } from '../../words/quantities.ts'
+import { quantityText, volume } from '../../../core/words/quantities.ts'
 import { useKeeping, UnkeptNote } from '../../journal/keeping.tsx'
 import { thisInstant, useNow } from '../../frame/now.tsx'
 import { Button, ButtonLink, PlainButton } from '../../look/buttons.ts'

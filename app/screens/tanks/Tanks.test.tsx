@@ -220,6 +220,60 @@ describe('an animal into a tank', () => {
   })
 })
 
+describe('water under copper', () => {
+  const COPPER: Content[] = [
+    QUARANTINE,
+    {
+      kind: 'dose',
+      happened: '2026-07-04T10:00:00Z',
+      tankId: 'q',
+      ingredient: 'cu-chelated',
+      amount: 14,
+      unit: 'mL',
+      massMg: 140,
+    },
+  ]
+
+  test('says what stands in it before an animal is logged, and keeps that it was read', async () => {
+    const { user, type, last } = await open('/tanks/q/add-animal', ...COPPER)
+    await type('What it is', 'pipefish')
+    await user.selectOptions(screen.getByLabelText('Group'), 'seahorses, pipefish')
+    expect(await screen.findByText(/2\.16 mg\/L, stands in this water/)).toBeInTheDocument()
+    await user.click(screen.getByRole('button', { name: 'Log the arrival' }))
+    expect(await screen.findByText('answer what stands below first')).toBeInTheDocument()
+    expect(last('arrival')).toBeUndefined()
+    await user.type(screen.getByLabelText('Why all the same'), 'no other water in the house')
+    await user.click(screen.getByLabelText('No'))
+    await user.click(screen.getByRole('button', { name: 'Log the arrival' }))
+    await waitFor(() =>
+      expect(last('arrival')).toMatchObject({
+        overrides: [{ rule: 'syngnathid', why: 'no other water in the house', vetAgreed: false }],
+      }),
+    )
+  })
+
+  test('an invertebrate has no way in', async () => {
+    const { user, type, last } = await open('/tanks/q/add-animal', ...COPPER)
+    await type('What it is', 'urchin')
+    await user.selectOptions(screen.getByLabelText('Group'), 'sea stars, urchins, sea cucumbers')
+    expect(await screen.findByText('There is no way round this.')).toBeInTheDocument()
+    await user.click(screen.getByRole('button', { name: 'Log the arrival' }))
+    expect(last('arrival')).toBeUndefined()
+  })
+
+  test('carbon is switched on only with a reason', async () => {
+    const { user, last } = await open('/tanks/q', ...COPPER)
+    await user.click(screen.getByRole('button', { name: 'Add equipment' }))
+    await user.click(screen.getByRole('button', { name: 'carbon' }))
+    expect(await screen.findByText(/remove before dosing; return only to end a course/)).toBeInTheDocument()
+    expect(last('equipment')).toBeUndefined()
+    await user.type(screen.getByLabelText('Why all the same'), 'the course is over')
+    await user.click(screen.getByLabelText('Yes'))
+    await user.click(screen.getByRole('button', { name: 'Switch carbon on all the same' }))
+    await waitFor(() => expect(last('equipment')).toMatchObject({ item: 'carbon', running: true }))
+  })
+})
+
 test('all tanks: how much water, who lives there; those taken down apart', async () => {
   const down: Content = {
     kind: 'tank-change',

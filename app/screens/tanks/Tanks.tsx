@@ -6,8 +6,8 @@ import { useHousehold } from '../../journal/provider.tsx'
 import { ButtonLink } from '../../look/buttons.ts'
 import { Page, PageHead } from '../../look/page.ts'
 import { Figure, Heading, Quiet, Rows, Small, Stack, Title } from '../../look/text.ts'
-import { listed } from '../../words/numbers.ts'
-import { quantityText, volume } from '../../words/quantities.ts'
+import { listed } from '../../../core/words/numbers.ts'
+import { quantityText, volume } from '../../../core/words/quantities.ts'
 import { ROLE_NAMES } from './names.ts'
 
 const TankLine = styled(Link)`

@@ -2,7 +2,7 @@ import { styled } from 'styled-components'
 import { DEFAULT_ROCK_DENSITY_KG_PER_L } from '../../../core/volume/volume.ts'
 import type { TankShape, VolumeSheet } from '../../../core/volume/volume.schema.ts'
 import type { UnitHabits } from '../../../core/household/settings.ts'
-import { length, quantityText, volume } from '../../words/quantities.ts'
+import { length, quantityText, volume } from '../../../core/words/quantities.ts'
 
 const Drawing = styled.svg`
   display: block;

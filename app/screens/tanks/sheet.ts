@@ -4,8 +4,8 @@ import { runOperation } from '../../../core/operations/run.ts'
 import type { TankVolume, VolumeSheet } from '../../../core/volume/volume.schema.ts'
 import { CM_PER_INCH } from '../../../core/units/units.ts'
 import type { Problem, Problems } from '../../fields/shell.tsx'
-import { figures } from '../../words/numbers.ts'
-import { cmFrom, litresFrom, length, volume } from '../../words/quantities.ts'
+import { figures } from '../../../core/words/numbers.ts'
+import { cmFrom, litresFrom, length, volume } from '../../../core/words/quantities.ts'
 
 /** The volume sheet as typed, in the household's units. */
 export interface SheetValues {

@@ -1,6 +1,6 @@
 import Type, { type Static } from 'typebox'
 import { instant, oneOf, positive, strict } from '../../schema/types.ts'
-import { content, id, opt, words } from './parts.schema.ts'
+import { content, id, opt, overrides, words } from './parts.schema.ts'
 
 export const Task = content(
   'task',
@@ -28,12 +28,7 @@ const courseProperties = {
     }),
   ),
   moveToTankId: opt(id('the sterile observation tank')),
-  overrides: opt(
-    Type.Array(
-      strict({ rule: id('interaction or sensitivity of the catalogue'), why: words(), vetAgreed: Type.Boolean() }),
-      { maxItems: 50 },
-    ),
-  ),
+  overrides: overrides(),
 }
 const courseDescription = strict(courseProperties)
 const courseChanges = Type.Unsafe<Partial<Static<typeof courseDescription>>>(Type.Partial(courseDescription))

@@ -2,7 +2,7 @@ import Type, { type Static } from 'typebox'
 import { Product } from '../../dosing/product.schema.ts'
 import { fraction, nonNegative, oneOf, positive, strict } from '../../schema/types.ts'
 import { VolumeSheet } from '../../volume/volume.schema.ts'
-import { content, id, name, opt } from './parts.schema.ts'
+import { content, id, name, opt, overrides } from './parts.schema.ts'
 
 export const Household = content(
   'household',
@@ -68,6 +68,7 @@ export const EquipmentSwitch = content(
     ] as const),
     running: Type.Boolean(),
     removed: opt(Type.Boolean({ description: 'no longer at this tank' })),
+    overrides: overrides(),
   },
   'a piece of equipment is at a tank and runs or rests',
 )

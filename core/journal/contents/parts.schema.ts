@@ -14,6 +14,15 @@ export const finiteValue = () => Type.Number()
 /** A property that may be left out. */
 export const opt = Type.Optional
 
+/** What was knowingly set aside: each row with the written reason and whether a veterinarian has agreed. */
+export const overrides = () =>
+  opt(
+    Type.Array(
+      strict({ rule: id('row of the interactions or sensitivities'), why: words(), vetAgreed: Type.Boolean() }),
+      { maxItems: 50, description: 'what spoke against it and was set aside' },
+    ),
+  )
+
 /** What every content has: its kind and the time it happened. */
 export const content = <K extends string, P extends TProperties>(kind: K, properties: P, description: string) =>
   strict({ kind: Type.Literal(kind), happened: instant(), note: opt(words()), ...properties }, description)

@@ -1,6 +1,6 @@
 import Type from 'typebox'
 import { nonNegative, oneOf, positive, strict } from '../../schema/types.ts'
-import { content, count, finiteValue, id, name, opt, words } from './parts.schema.ts'
+import { content, count, finiteValue, id, name, opt, overrides, words } from './parts.schema.ts'
 
 export const ReadingResult = Type.Union([
   strict({ kind: Type.Literal('value'), value: finiteValue() }),
@@ -46,6 +46,7 @@ export const Dose = content(
     amount: positive(),
     unit: oneOf(['mL', 'g', 'pack', 'drop'] as const),
     massMg: opt(positive('of what the product’s strength is counted in')),
+    overrides: overrides(),
   },
   'something is dosed into a tank',
 )

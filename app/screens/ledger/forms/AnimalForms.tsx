@@ -9,7 +9,7 @@ import type { WhenValues } from '../../../fields/when.tsx'
 import { useHousehold } from '../../../journal/provider.tsx'
 import { newId } from '../../../journal/opened.ts'
 import { Small } from '../../../look/text.ts'
-import { figures } from '../../../words/numbers.ts'
+import { figures } from '../../../../core/words/numbers.ts'
 import { EntryForm, useStartWhen, type FormProps, type FormRead } from './EntryForm.tsx'
 
 /** The animals a form can be about: who lives in the tank, and whoever the corrected entry names. */

@@ -12,6 +12,7 @@ import { useKeeping, UnkeptNote } from '../../../journal/keeping.tsx'
 import { useHousehold } from '../../../journal/provider.tsx'
 import { PlainButton, PrimaryButton } from '../../../look/buttons.ts'
 import { Line as Row, Stack } from '../../../look/text.ts'
+import { DoubtList, useDoubts } from '../../../safety/Doubts.tsx'
 import { useState } from 'react'
 import { Form } from 'react-aria-components'
 
@@ -62,6 +63,8 @@ export function EntryForm<V extends FieldValues & WhenValues>({
   const { settings } = useHousehold()
   const { keep, run, busy, unkept } = useKeeping()
   const [problems, setProblems] = useState<Problems>({})
+  const [proposed, setProposed] = useState<readonly Content[]>([])
+  const doubts = useDoubts(proposed)
   const send = form.handleSubmit(async (values) => {
     const unchanged = correcting && { values: whenOf(correcting.at, settings.clock), at: correcting.content.happened }
     const when = readWhenFields(values, settings.clock, thisInstant(), unchanged)
@@ -72,9 +75,12 @@ export function EntryForm<V extends FieldValues & WhenValues>({
     }
     setProblems(found)
     if (Object.values(found).some(Boolean) || !('contents' in result)) return
+    setProposed(result.contents)
+    if (!doubts.isClearFor(result.contents)) return
+    const contents = doubts.answered(result.contents)
     const kept = correcting
-      ? await run((household) => household.correct(correcting.id, result.contents[0]!))
-      : await keep(result.contents)
+      ? await run((household) => household.correct(correcting.id, contents[0]!))
+      : await keep(contents)
     if (kept) onDone()
   })
   return (
@@ -82,6 +88,7 @@ export function EntryForm<V extends FieldValues & WhenValues>({
       <Stack $gap={18}>
         {children(problems)}
         <WhenFields control={form.control as never} problems={problems} />
+        <DoubtList doubts={doubts} />
         {unkept && <UnkeptNote unkept={unkept} />}
         <Row>
           <PrimaryButton type="submit" isDisabled={busy}>

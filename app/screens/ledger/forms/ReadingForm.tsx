@@ -19,7 +19,7 @@ import { thisInstant, useNow } from '../../../frame/now.tsx'
 import { useHousehold } from '../../../journal/provider.tsx'
 import { dayBeside } from '../../../../core/time/words.ts'
 import { PARAMETERS_AS_ASKED } from '../../../words/parameters.ts'
-import { parameterValue, quantityText, readingResult } from '../../../words/quantities.ts'
+import { parameterValue, quantityText, readingResult } from '../../../../core/words/quantities.ts'
 import { EntryForm, problemOf, useStartWhen, type FormProps, type FormRead } from './EntryForm.tsx'
 
 const Grid = styled.div`

@@ -11,8 +11,8 @@ import { thisInstant } from '../../../frame/now.tsx'
 import { useHousehold } from '../../../journal/provider.tsx'
 import { ButtonLink } from '../../../look/buttons.ts'
 import { Bar, Stack } from '../../../look/text.ts'
-import { figures } from '../../../words/numbers.ts'
-import { changeVolume, quantityText, volume } from '../../../words/quantities.ts'
+import { figures } from '../../../../core/words/numbers.ts'
+import { changeVolume, quantityText, volume } from '../../../../core/words/quantities.ts'
 import { EntryForm, problemOf, useStartWhen, type FormProps, type FormRead } from './EntryForm.tsx'
 
 interface ChangeValues extends WhenValues {

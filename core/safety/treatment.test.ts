@@ -1,14 +1,15 @@
 import { doseById } from '../catalogue/treatments/treatments.ts'
 import type { Content } from '../journal/entry.ts'
-import { concernsOf, directDose } from './checks.ts'
-import { ward, type Ward } from './testing.ts'
+import { directDose } from '../courses/direct-dose.ts'
+import { treatmentConcerns } from './concerns.ts'
+import { ward, type Ward } from '../courses/testing.ts'
 
-const CHELATED = { dose: doseById('cu-chelated-std')!, direct: false, rampHours: 24 }
+const CHELATED = { agent: 'cu-chelated', dose: doseById('cu-chelated-std')!, direct: false, rampHours: 24 }
 /** What speaks against chelated copper before a course has begun. */
 function concerns(change: (it: Ward) => void, treatment = CHELATED) {
   const it = ward()
   change(it)
-  return concernsOf(it.journal, 'obs', treatment, it.ms(3, '08:00')).map(
+  return treatmentConcerns(it.journal, 'obs', treatment, it.ms(3, '08:00')).map(
     ({ rule, severity, override, what }) => `${severity} ${rule} ${override}: ${what}`,
   )
 }

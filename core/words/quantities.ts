@@ -1,8 +1,8 @@
-import { parameterById } from '../../core/catalogue/parameter.ts'
-import { volumeUnit, type UnitHabits } from '../../core/household/settings.ts'
-import type { ContentOf } from '../../core/journal/entry.ts'
-import { convertSalinity } from '../../core/salinity/salinity.ts'
-import { CACO3_MG_PER_MEQ, CM_PER_INCH, DKH_PER_MEQ, fahrenheitFromCelsius } from '../../core/units/units.ts'
+import { parameterById } from '../catalogue/parameter.ts'
+import { volumeUnit, type UnitHabits } from '../household/settings.ts'
+import type { ContentOf } from '../journal/entry.ts'
+import { convertSalinity } from '../salinity/salinity.ts'
+import { CACO3_MG_PER_MEQ, CM_PER_INCH, DKH_PER_MEQ, fahrenheitFromCelsius } from '../units/units.ts'
 import { figures, fixed } from './numbers.ts'
 
 /** A number and its unit as they are printed. */

@@ -1,0 +1,64 @@
+import { animalGroupById } from '../catalogue/animal-group.ts'
+import { copperFacts } from '../courses/copper-facts.ts'
+import { courseClock } from '../courses/course-clock.ts'
+import { coursesOf, type Course } from '../courses/course.ts'
+import { animalLabel, type Animal } from '../household/animals.ts'
+import { tankById } from '../household/tanks.ts'
+import type { ContentOf } from '../journal/entry.ts'
+import type { Journal } from '../journal/journal.ts'
+import type { Concern } from './concerns.ts'
+
+const isRunningAt = ({ startedAt, ended }: Course, at: number): boolean =>
+  startedAt <= at && (ended === null || ended.at > at)
+
+const isFish = ({ group }: Pick<Animal, 'group'>): boolean => animalGroupById(group)?.kind === 'fish'
+
+/** What a fish brings to a course that runs in the water it comes into: it is not of the course, and the count starts over. */
+export function newcomerConcerns(journal: Journal, tankId: string, animal: Animal, at: number): Concern[] {
+  if (!isFish(animal)) return []
+  return coursesOf(journal)
+    .filter((course) => course.tankId === tankId && isRunningAt(course, at) && !course.animalIds.includes(animal.id))
+    .map(() => ({
+      rule: 'new-fish',
+      severity: 'caution' as const,
+      what: `${animalLabel(animal)} comes into a running course`,
+      reason: 'the count starts over for every fish in that water; say whether it joins the course',
+      override: 'confirm' as const,
+    }))
+}
+
+/** What is lost when an animal leaves a course before its end, and what it may carry where it goes. */
+export function movedAwayConcerns(
+  journal: Journal,
+  { fromTankId, toTankId }: ContentOf<'move'>,
+  animal: Animal,
+  at: number,
+): Concern[] {
+  const name = animalLabel(animal)
+  const to = tankById(journal, toTankId)
+  return coursesOf(journal)
+    .filter((course) => course.tankId === fromTankId && isRunningAt(course, at) && course.animalIds.includes(animal.id))
+    .flatMap((course): Concern[] => {
+      const isDisplay = to?.role === 'display'
+      const isTreated = course.tankId === fromTankId
+      // The course's own move, once its count is full, is its next step.
+      if (
+        isTreated &&
+        course.moveToTankId === toTankId &&
+        courseClock(copperFacts(journal, course, at)).state === 'complete'
+      )
+        return []
+      if (!isTreated && !isDisplay) return []
+      return [
+        {
+          rule: isDisplay ? 'treated-to-display' : 'mid-course',
+          severity: isDisplay ? 'block' : 'caution',
+          what: `${name} is in the middle of a course in ${tankById(journal, fromTankId)?.name ?? 'that tank'}`,
+          reason: isDisplay
+            ? `${to?.name ?? 'the display'} would get whatever it still carries: the course is not finished, and the time without medicine has not been`
+            : 'its treatment ends with the move, and what was proven of it does not count elsewhere',
+          override: isDisplay ? 'reason-and-vet' : 'confirm',
+        },
+      ]
+    })
+}
