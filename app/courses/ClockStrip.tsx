@@ -18,6 +18,7 @@ const LOOKS: Record<ClockStretch['kind'], string> = {
   proven: 'background: var(--second);',
   superseded: 'background: color-mix(in srgb, var(--second) 42%, var(--sheet));',
   broken: 'background: var(--sheet);',
+  'reckoned-broken': 'background: repeating-linear-gradient(45deg, var(--act) 0 1.5px, var(--sheet) 1.5px 7px);',
   unknown: 'background: repeating-linear-gradient(90deg, var(--second) 0 2px, transparent 2px 5px);',
   expected: 'background-image: var(--hatch-second);',
 }
@@ -88,6 +89,8 @@ export function stripWords({ clock, course }: CoursePlan, zone: ZoneClock): stri
         return `${span}: was in range, no longer counts`
       case 'broken':
         return `${span}: under range`
+      case 'reckoned-broken':
+        return `${span}: under range by reckoning, no reading yet`
       case 'unknown':
         return `${span}: too long without a reading`
       case 'expected':
@@ -103,7 +106,13 @@ function marksOf({ clock, course, facts }: CoursePlan, zone: ZoneClock, now: num
   const first = clock.stretches.find(({ kind }) => kind === 'superseded')
   if (first) marks.push({ at: first.from, text: `in range ${day(first.from)}`, tone: 'quiet', weight: 1 })
   const last = clock.breaks.at(-1)
-  if (last) marks.push({ at: last.from, text: `broke ${day(last.from)}`, tone: 'act', weight: 4 })
+  if (last)
+    marks.push({
+      at: last.from,
+      text: `${last.isReckoned ? 'reckoned under' : 'broke'} ${day(last.from)}`,
+      tone: 'act',
+      weight: 4,
+    })
   if (clock.runFrom !== null)
     marks.push({
       at: clock.runFrom,

@@ -2,7 +2,7 @@ import { lazy, Suspense, useState } from 'react'
 import { styled } from 'styled-components'
 import { ingredientById } from '../../core/catalogue/ingredient.ts'
 import { TRANSFER_RULES } from '../../core/catalogue/treatments/treatments.ts'
-import { doseContent, doseInstant, taskContents } from '../../core/courses/task-contents.ts'
+import { doseContent, taskContents } from '../../core/courses/task-contents.ts'
 import type { CoursePlan } from '../../core/courses/plan.ts'
 import type { CourseTask } from '../../core/courses/tasks.ts'
 import { wordContent } from '../../core/schedule/task.ts'
@@ -40,7 +40,7 @@ interface TaskCardProps {
   /** Whether it is the one to do next: its button stands out. */
   next: boolean
   /** Opens a form for another amount, or for what was seen. */
-  onForm: (form: 'dose' | 'sighting' | 'water-change') => void
+  onForm: (form: 'dose' | 'sighting' | 'water-change' | 'reading' | 'move') => void
 }
 
 /** Something due in a course, ready to be done in place: its amount, what that makes, and its caution before it is done. */
@@ -51,7 +51,7 @@ export function TaskCard({ plan, task, next, heading, onForm }: TaskCardProps) {
   const tank = tankById(journal, task.tankId)
   if (!tank) return null
   const { dose, change } = task
-  const canWait = task.kind !== 'move' && task.kind !== 'finish' && task.kind !== 'dilute'
+  const canWait = task.kind !== 'move' && task.kind !== 'finish' && task.kind !== 'dilute' && task.kind !== 'join'
   // A step up that is left out would leave the course without its dose: it can only wait.
   const canSkip = canWait && task.kind !== 'ramp' && task.kind !== 'clear'
   return (
@@ -136,6 +136,24 @@ function TaskAct({ plan, task, next, onForm }: Omit<TaskCardProps, 'heading'>) {
           {note}
         </>
       )
+    case 'ammonia':
+      return (
+        <Line>
+          <Act onPress={() => onForm('reading')}>Log what was tested</Act>
+        </Line>
+      )
+    case 'join':
+      return (
+        <>
+          <Line>
+            <Act onPress={() => void doIt(false)} isDisabled={busy}>
+              It joins
+            </Act>
+            <PlainButton onPress={() => onForm('move')}>it goes to other water</PlainButton>
+          </Line>
+          {note}
+        </>
+      )
     case 'watch':
       return (
         <>
@@ -195,15 +213,13 @@ function TaskAct({ plan, task, next, onForm }: Omit<TaskCardProps, 'heading'>) {
 function DoseAct({ plan, task, next, onForm }: Omit<TaskCardProps, 'heading'>) {
   const now = useNow()
   const { keep, busy, unkept } = useKeeping()
-  const { course, known } = plan
+  const { course } = plan
   const ingredient = ingredientById(course.dose.agent)
-  const content = doseContent(task, course, doseInstant(task, known, now))
+  const content = doseContent(task, course, now)
   const doubts = useDoubts(content ? [content] : [])
-  const isWithChange = doseInstant(task, known, now) !== now
   const Act = next ? PrimaryButton : Button
   const log = () => {
-    const at = doseInstant(task, known, thisInstant())
-    const kept = doseContent(task, course, at)
+    const kept = doseContent(task, course, thisInstant())
     return kept && keep(doubts.answered([kept]))
   }
   return (
@@ -229,7 +245,6 @@ function DoseAct({ plan, task, next, onForm }: Omit<TaskCardProps, 'heading'>) {
           <PlainButton onPress={() => onForm('dose')}>other amount</PlainButton>
         </Line>
       )}
-      {isWithChange && <Small>kept at the same minute as the water change</Small>}
       {unkept && <UnkeptNote unkept={unkept} />}
     </>
   )

@@ -16,7 +16,7 @@ export function phaseWords({ phase, course, clock, ramp, observation, facts }: C
     case 'ended':
       return course.ended!.outcome
     case 'hold': {
-      if (clock.state === 'broken') return 'under range'
+      if (clock.state === 'broken') return clock.breaks.at(-1)?.isReckoned ? 'under range by reckoning' : 'under range'
       if (clock.state === 'lost') return 'count lost'
       if (clock.runFrom === null) return 'not in range yet'
       const again = clock.stretches.some(({ kind }) => kind === 'superseded') ? ', again' : ''

@@ -4,7 +4,8 @@ import { kitFor, type Tank } from '../household/tanks.ts'
 import type { Journal } from '../journal/journal.ts'
 import { convertSalinity } from '../salinity/salinity.ts'
 import { CACO3_MG_PER_MEQ, celsiusFromFahrenheit, DKH_PER_MEQ, fahrenheitFromCelsius } from '../units/units.ts'
-import { perNitrogen, type TanBasis, type WaterFigure } from './water.ts'
+import { type WaterFigure } from './water.ts'
+import { perNitrogen, type TanBasis } from '../ammonia/basis.ts'
 
 /** What a household types figures in: its habits, and what its kit states total ammonia as. */
 export interface FigureHabits extends UnitHabits {

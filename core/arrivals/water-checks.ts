@@ -14,12 +14,12 @@ import { momentBeside } from '../time/words.ts'
 import { MS_PER_DAY } from '../time/zone.ts'
 import { figureUnit, typedFigure } from './figures.ts'
 import { eveningBefore, kindOf, type Asking, type PreparationDraft } from './asking.ts'
-import { tanAsN, waterOfTank } from './water.ts'
+import { waterOfTank } from './water.ts'
+import { isAmmoniaLow, tanAsN } from '../ammonia/basis.ts'
 
 const FRESH_MS = 3 * MS_PER_DAY
 /** Free ammonia that harms, mg/L N: quarantine.md 1, alarm. */
 const FREE_ALARM = 0.02
-const TAN_WARN = 0.25
 const HEATER = { low: 24, high: 26 } as const
 /** No copper is none: what a photometer cannot tell from nothing. */
 const NO_COPPER = 0.05
@@ -45,7 +45,7 @@ export function cycled(asking: Asking): PreparationDraft {
     return miss('No ammonia reading of the last three days: total by kit, and free by a badge or card.')
   if (!hasTotal) return miss('The badge was read, the kit was not: total ammonia too, the two have to agree.')
   const tan = tanAsN(total.line.content, total.value)
-  if (tan >= TAN_WARN)
+  if (!isAmmoniaLow(total.line.content))
     return miss(
       `Total ammonia ${total.value.toFixed(2)} mg/L, ${momentBeside(total.at, now, settings.clock)}: not cycled yet.`,
     )

@@ -1,6 +1,7 @@
 import { tankById } from '../household/tanks.ts'
 import { home } from './testing.ts'
-import { plainWater, tanAsN, waterOfTank } from './water.ts'
+import { plainWater, waterOfTank } from './water.ts'
+import { tanAsN } from '../ammonia/basis.ts'
 
 const water = (it: ReturnType<typeof home>, tankId = 'side') =>
   waterOfTank(it.journal, tankById(it.journal, tankId)!, it.ms(0, '12:00'))

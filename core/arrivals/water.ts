@@ -1,11 +1,10 @@
+import { tanAsN } from '../ammonia/basis.ts'
 import { ASSUMED_TANK } from '../acclimation/assumed.ts'
 import type { Setting } from '../acclimation/simulate.ts'
 import type { Tank } from '../household/tanks.ts'
-import type { ContentOf } from '../journal/entry.ts'
 import type { Journal } from '../journal/journal.ts'
 import { lastValue } from '../readings/latest.ts'
 import { MS_PER_DAY } from '../time/zone.ts'
-import { NH3_PER_N, NH4_PER_N } from '../units/units.ts'
 
 /** A figure of a tank's water and where it comes from. */
 export interface Figure {
@@ -26,17 +25,6 @@ const PARAMETER_OF: Record<WaterFigure, string> = {
 }
 /** A reading older than this says little of the water now. */
 export const STALE_DAYS = 14
-
-/** What a total-ammonia kit states its value as. */
-export type TanBasis = NonNullable<ContentOf<'reading'>['basis']>
-
-/** mg of what a kit states for one mg of nitrogen; 1 where nothing is stated. */
-export const perNitrogen = (basis: TanBasis | undefined): number =>
-  basis === 'NH3' ? NH3_PER_N : basis === 'NH4' ? NH4_PER_N : 1
-
-/** A total-ammonia reading as mg/L N, whatever its kit states. */
-export const tanAsN = ({ basis }: Pick<ContentOf<'reading'>, 'basis'>, value: number): number =>
-  value / perNitrogen(basis)
 
 /** A tank's water by its latest readings; what was not read lately is assumed, and says so. */
 export function waterOfTank(journal: Journal, tank: Tank, now: number): TankWater {

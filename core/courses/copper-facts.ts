@@ -4,7 +4,7 @@ import type { WaterEvent } from '../concentration/concentration.schema.ts'
 import { levelAfter } from '../concentration/events.ts'
 import type { LevelReading } from '../clock/level-path.ts'
 import { animalById } from '../household/animals.ts'
-import { tankAt, tankById } from '../household/tanks.ts'
+import { netVolumeAt, tankById } from '../household/tanks.ts'
 import type { ContentOf } from '../journal/entry.ts'
 import { firstAtOrAfter, type Journal, type Line } from '../journal/journal.ts'
 import { readingsOf } from '../readings/latest.ts'
@@ -16,6 +16,8 @@ export interface Restart {
   event: 'carbon-left-in' | 'new-fish-added' | 'cross-contamination'
   /** Still going on: nothing counts until it ends. */
   ongoing: boolean
+  /** The fish that came in: a new one, or one of the course that was elsewhere meanwhile. */
+  animalId?: string
 }
 
 /** A water event with the entry it comes from. */
@@ -70,8 +72,8 @@ function waterEvents(journal: Journal, course: Course, until: number): LoggedEve
       if (isCopper(content.ingredient) && content.massMg !== undefined)
         events.push({ at, entryId: id, event: { at: content.happened, kind: 'dose', massMg: content.massMg } })
     } else {
-      const netL = tankAt(journal, course.tankId, at)?.volume?.netL
-      if (netL !== undefined)
+      const netL = netVolumeAt(journal, course.tankId, at)
+      if (netL !== null)
         events.push({
           at,
           entryId: id,
@@ -105,7 +107,10 @@ function carbonRestarts(journal: Journal, course: Course, until: number): Restar
   return restarts
 }
 
-/** Fish that came into the course's water after it began and are not of it. */
+/**
+ * Fish that came into the course's water after it began: new ones, and those of the course that come back from other water,
+ * where they may have met what the course is against (EA: quarantine.md 7.4 speaks of new fish).
+ */
 function fishRestarts(journal: Journal, course: Course, until: number): Restart[] {
   const isFish = (animalId: string) => animalGroupById(animalById(journal, animalId)?.group ?? '')?.kind === 'fish'
   const came = [
@@ -116,7 +121,12 @@ function fishRestarts(journal: Journal, course: Course, until: number): Restart[
   ]
   return came
     .filter(({ at, content }) => at > course.startedAt && at <= until && isFish(content.animalId))
-    .map(({ at }) => ({ at, event: 'new-fish-added' as const, ongoing: false }))
+    .map(({ at, content }) => ({
+      at,
+      event: 'new-fish-added' as const,
+      ongoing: false,
+      animalId: content.animalId,
+    }))
 }
 
 function loggedRestarts(journal: Journal, course: Course, until: number): Restart[] {

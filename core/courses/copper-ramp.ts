@@ -41,6 +41,15 @@ export interface RampState {
   next: number | null
 }
 
+/**
+ * The level that whatever is lost now is put back to, mg/L: the step of the ramp that the water is at, the target once the ramp
+ * is over. Before the first step it is what the water holds.
+ */
+export function presentTarget({ levels, next }: RampState, target: number, known: KnownLevel | null): number {
+  if (next === null) return target
+  return next === 0 ? (known?.mgPerL ?? 0) : levels[next - 1]!
+}
+
 /** The step that is next: the first level that the water is not yet at. Once the target has been reached the ramp is over. */
 export function rampState(facts: CopperFacts, known: KnownLevel | null): RampState {
   const levels = rampLevels(facts.course)

@@ -2,9 +2,11 @@ import { TRANSFER_RULES } from '../catalogue/treatments/treatments.ts'
 import { signById } from '../catalogue/sign.ts'
 import { animalById, animalLabel } from '../household/animals.ts'
 import type { Settings } from '../household/settings.ts'
-import { equipmentOf } from '../household/tanks.ts'
+import { equipmentAt } from '../household/tanks.ts'
 import type { Journal } from '../journal/journal.ts'
-import { lastValue } from '../readings/latest.ts'
+import { isAmmoniaLow, TOTAL_AMMONIA_WARN_MG_PER_L } from '../ammonia/basis.ts'
+import { readingsOf } from '../readings/latest.ts'
+import { readingResult } from '../words/quantities.ts'
 import { MS_PER_DAY, MS_PER_HOUR } from '../time/zone.ts'
 import { dayBeside, momentBeside, spanText } from '../time/words.ts'
 import type { CourseClock } from './course-clock.ts'
@@ -22,11 +24,14 @@ export interface RuleState {
 
 /** Readings in range this far apart are needed before the hold: quarantine.md 7.2 (EA). */
 const GATE_HOURS = 12
-/** Ammonia to continue: quarantine.md 7.2. */
-const AMMONIA_GATE = 0.25
+/** Of the days that a "no signs" rests on, the share on which somebody has to have looked (EA); counted over the last fourteen. */
+const LOOKED_SHARE = 0.5
+const LOOKED_DAYS = 14
 /** How long a sign stays in the way after it was last seen, and how fresh a look has to be at the move (EA). */
 const SIGN_HOURS = 48
 const LOOK_HOURS = 24
+/** An unexplained death stands in the way of "no signs" as long as it extends the watch: quarantine.md 7.4, 14 d. */
+const DAYS_AFTER_DEATH = 14
 /** A change this recent, not put back, lowers the level before a move. */
 const LOWERED_HOURS = 24
 
@@ -56,11 +61,13 @@ function gate({ facts, settings }: RuleInput): RuleState {
 }
 
 function ammonia({ journal, facts, settings }: RuleInput): RuleState {
-  const base = { id: 'ammonia', rule: `ammonia under ${AMMONIA_GATE}` }
-  const last = lastValue(journal, facts.course.tankId, 'tan', facts.now + 1)
+  const base = { id: 'ammonia', rule: `total ammonia under ${TOTAL_AMMONIA_WARN_MG_PER_L} mg/L` }
+  const last = readingsOf(journal, facts.course.tankId, 'tan').findLast(({ at }) => at <= facts.now)
   if (!last || last.at < facts.course.startedAt - MS_PER_DAY) return { ...base, state: 'not-yet', says: 'not tested' }
   const when = dayBeside(settings.clock.dayOf(last.at), settings.clock.dayOf(facts.now))
-  return { ...base, state: last.value < AMMONIA_GATE ? 'holds' : 'broken', says: `${last.value.toFixed(2)} ${when}` }
+  const isLow = isAmmoniaLow(last.content)
+  const said = `${readingResult(last.content, settings.units).value}${last.content.basis ? ` as ${last.content.basis}` : ''} ${when}`
+  return { ...base, state: isLow === null ? 'ask' : isLow ? 'holds' : 'broken', says: said }
 }
 
 function held({ clock }: RuleInput): RuleState {
@@ -75,7 +82,8 @@ function held({ clock }: RuleInput): RuleState {
 }
 
 /** tr-5, and the same for the end of thirty days: nothing seen, and somebody has looked. */
-function noSigns({ journal, facts, settings, seen }: RuleInput): RuleState {
+function noSigns(input: RuleInput): RuleState {
+  const { journal, facts, settings, seen } = input
   const { now, course } = facts
   const base = { id: 'tr-5', rule: course.length === 'thirty' ? 'no signs at the end' : 'no signs at the move' }
   const last = seen.signs.at(-1)
@@ -87,17 +95,38 @@ function noSigns({ journal, facts, settings, seen }: RuleInput): RuleState {
       says: `${animal ? animalLabel(animal) : ''} ${signById(last.sign)?.label ?? last.sign}, ${momentBeside(last.at, now, settings.clock)}`,
     }
   }
-  if (seen.lastLook === null || now - seen.lastLook > LOOK_HOURS * MS_PER_HOUR)
-    return { ...base, state: 'ask', says: 'look first' }
+  const death = seen.unexplainedDeaths.at(-1)
+  if (death && now - death.at < DAYS_AFTER_DEATH * MS_PER_DAY) {
+    const said = saidBy(input, base.id, base.rule)
+    const since = seen.looks.filter((at) => at > death.at).length
+    const day = dayBeside(settings.clock.dayOf(death.at), settings.clock.dayOf(now))
+    if (said.state !== 'holds')
+      return {
+        ...base,
+        state: 'ask',
+        says: `a death ${day} has no cause; none in ${since} ${since === 1 ? 'look' : 'looks'} since`,
+      }
+  }
   const since = last ? last.at : course.startedAt
   const days = Math.floor((now - since) / MS_PER_DAY)
-  return { ...base, state: 'holds', says: `none, ${days} ${days === 1 ? 'day' : 'days'}` }
+  const looks = seen.looks.filter((at) => at >= since)
+  const rests = `in ${looks.length} ${looks.length === 1 ? 'look' : 'looks'} over ${days} ${days === 1 ? 'day' : 'days'}`
+  const lastLook = seen.looks.at(-1)
+  if (lastLook === undefined || now - lastLook > LOOK_HOURS * MS_PER_HOUR)
+    return { ...base, state: 'ask', says: looks.length === 0 ? 'look first' : `none ${rests}: look first` }
+  const recent = Math.min(LOOKED_DAYS, days)
+  const lookedDays = new Set(
+    looks.filter((at) => now - at <= recent * MS_PER_DAY).map((at) => settings.clock.dayOf(at)),
+  ).size
+  return lookedDays < LOOKED_SHARE * recent
+    ? { ...base, state: 'ask', says: `none ${rests}: too few to rest on` }
+    : { ...base, state: 'holds', says: `none ${rests}` }
 }
 
 /** tr-2: nothing has lowered the level on the way to the move. */
 function notLowered({ journal, facts, known }: RuleInput): RuleState {
   const base = { id: 'tr-2', rule: 'the level is not lowered before the move' }
-  const carbon = equipmentOf(journal, facts.course.tankId).find(
+  const carbon = equipmentAt(journal, facts.course.tankId, facts.now).find(
     ({ item, running }) => (item === 'carbon' || item === 'resin') && running,
   )
   if (carbon) return { ...base, state: 'broken', says: `${carbon.item} is running` }
@@ -110,13 +139,18 @@ function notLowered({ journal, facts, known }: RuleInput): RuleState {
     : { ...base, state: 'holds', says: 'held' }
 }
 
-/** Where a keeper's own word on a rule is kept. */
-export const ruleWordId = (courseId: string, rule: string, runFrom: number | null): string =>
-  `${courseId}/rule/${rule}/${runFrom ?? 0}`
+/**
+ * Where a keeper's own word on a rule is kept: by the run it is of, counted, so that a correction which shifts the run's
+ * beginning loses no word.
+ */
+export const ruleWordId = (courseId: string, rule: string, run: number): string => `${courseId}/rule/${rule}/${run}`
 
 /** A rule that only the keeper can answer, by a word in the journal. */
 function saidBy({ journal, facts, clock }: RuleInput, id: string, rule: string): RuleState {
-  const word = wordOn(journal, ruleWordId(facts.course.id, id, clock.runFrom))
+  const word =
+    wordOn(journal, ruleWordId(facts.course.id, id, clock.run)) ??
+    // Words of earlier versions were kept by the run's beginning.
+    wordOn(journal, ruleWordId(facts.course.id, id, clock.runFrom ?? 0))
   return word?.state === 'done'
     ? { id, rule, state: 'holds', says: 'said so' }
     : { id, rule, state: 'ask', says: 'at the end' }

@@ -160,6 +160,7 @@ describe('the end', () => {
 
   test('no signs, then move: it waits for what does not hold, and for the full count', () => {
     const it = held(15)
+    for (let day = 8; day <= 14; day++) it.look(day, '19:00')
     const ahead = one(it, 15, '09:00', 'move')!
     expect(ahead).toMatchObject({ title: 'Move Needle and Burr', state: 'ahead', why: 'when the count is full' })
     expect(wall(it, ahead.best)).toBe('16 08:00')
@@ -172,7 +173,7 @@ describe('the end', () => {
     it.write({
       kind: 'task',
       ...it.at(16, '09:12'),
-      taskId: `c/rule/tr-3/${it.plan(16, '09:11').clock.runFrom}`,
+      taskId: `c/rule/tr-3/${it.plan(16, '09:11').clock.run}`,
       tankId: 'quar',
       courseId: 'c',
       state: 'done',
@@ -182,6 +183,7 @@ describe('the end', () => {
 
   test('a sign within two days is in the way; a shy fish is not', () => {
     const it = held(16)
+    for (let day = 8; day <= 15; day++) it.look(day, '19:00')
     it.look(16, '08:30', 'hides-corner')
     expect(it.plan(16, '09:00').rules.find(({ id }) => id === 'tr-5')).toMatchObject({ state: 'holds' })
     it.look(16, '08:40', 'flashing')

@@ -16,29 +16,33 @@ export interface SeenSign {
 export interface Watched {
   /** Signs of disease seen, in order. */
   signs: SeenSign[]
-  /** When any of them was last looked at. */
-  lastLook: number | null
-  /** Deaths with no cause given. */
-  unexplainedDeaths: number[]
+  /** When any of them was looked at, in order. */
+  looks: number[]
+  /** Deaths with no cause given, in order. */
+  unexplainedDeaths: { at: number; animalId: string }[]
 }
 
 /** Gathers the sightings of a course's animals, wherever they are by now. */
 export function watched(journal: Journal, course: Course, now: number): Watched {
   const signs: SeenSign[] = []
-  let lastLook: number | null = null
-  const unexplainedDeaths: number[] = []
+  const looks = new Set<number>()
+  const unexplainedDeaths: Watched['unexplainedDeaths'] = []
   for (const animalId of course.animalIds) {
     for (const { content, at, struck } of journal.about(`animal:${animalId}`)) {
       if (struck || at < course.startedAt || at > now) continue
       if (content.kind === 'sighting') {
-        lastLook = Math.max(lastLook ?? 0, at)
+        looks.add(at)
         for (const { sign, present } of content.signs)
           if (present && signById(sign)?.kind !== 'context' && !NOT_OF_DISEASE.has(sign))
             signs.push({ at, animalId, sign })
-      } else if (content.kind === 'death' && content.cause === undefined) unexplainedDeaths.push(at)
+      } else if (content.kind === 'death' && content.cause === undefined) unexplainedDeaths.push({ at, animalId })
     }
   }
-  return { signs: signs.sort((a, b) => a.at - b.at), lastLook, unexplainedDeaths }
+  return {
+    signs: signs.sort((a, b) => a.at - b.at),
+    looks: [...looks].sort((a, b) => a - b),
+    unexplainedDeaths: unexplainedDeaths.sort((a, b) => a.at - b.at),
+  }
 }
 
 /** The course's animals that are alive. */

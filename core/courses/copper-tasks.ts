@@ -1,13 +1,15 @@
 import { rampOf } from '../catalogue/treatments/treatments.ts'
-import { animalById, animalLabel } from '../household/animals.ts'
+import { animalGroupById } from '../catalogue/animal-group.ts'
+import { animalById, animalLabel, residentsBetween } from '../household/animals.ts'
+import { readingsOf } from '../readings/latest.ts'
 import type { Settings } from '../household/settings.ts'
 import { productById } from '../household/shelf.ts'
-import { equipmentOf } from '../household/tanks.ts'
+import { equipmentAt } from '../household/tanks.ts'
 import type { Journal } from '../journal/journal.ts'
 import { dayText, MS_PER_DAY, MS_PER_HOUR, type Day } from '../time/zone.ts'
 import { momentBeside, spanText } from '../time/words.ts'
 import type { CourseClock } from './course-clock.ts'
-import { OBSERVATION_DAYS } from './course.ts'
+
 import type { CopperFacts, KnownLevel } from './copper-facts.ts'
 import { MOVE_RULES, type RuleState } from './copper-rules.ts'
 import type { RampState } from './copper-ramp.ts'
@@ -217,15 +219,85 @@ function readTasks(input: TaskInput, horizon: Day): Draft[] {
   return drafts
 }
 
+/** Days after the start on which ammonia is tested daily, both ways: quarantine.md 1. */
+const AMMONIA_DAYS = 14
+
+/** Total ammonia by kit and free ammonia by a badge, daily for the first fourteen days: quarantine.md 1 and 8. */
+function ammoniaTasks(input: TaskInput, horizon: Day): Draft[] {
+  const { facts, settings, journal, observation } = input
+  const { course, now } = facts
+  if (observation) return []
+  const { clock } = settings
+  const startDay = clock.dayOf(course.startedAt)
+  const testedOn = (parameter: string, day: Day) =>
+    readingsOf(journal, course.tankId, parameter).some(({ at }) => at <= now && clock.dayOf(at) === day)
+  const drafts: Draft[] = []
+  for (let day = Math.max(startDay, clock.dayOf(now)); day <= Math.min(horizon, startDay + AMMONIA_DAYS - 1); day++) {
+    const missing = [
+      ...(testedOn('tan', day) ? [] : ['total ammonia by kit']),
+      ...(testedOn('nh3', day) ? [] : ['free ammonia by a badge']),
+    ]
+    const best = clock.instantAt(day, course.readAtMinute)
+    if (missing.length === 0 || best < course.startedAt) continue
+    drafts.push({
+      ...base(input, 'ammonia', dayText(day)),
+      title: 'Test ammonia',
+      why: `${missing.join(', and ')}: one method alone misreads or sticks`,
+      notBefore: best - READING_LATE_MS,
+      best,
+      notAfter: clock.instantAt(day + 1),
+    })
+  }
+  return drafts
+}
+
+/** After carbon or resin came out of the water the level is not known until it is read. */
+function readAfterCarbon(input: TaskInput): Draft | null {
+  const { facts } = input
+  const last = facts.restarts.findLast(({ event, ongoing }) => event === 'carbon-left-in' && !ongoing)
+  const tested = Math.max(...facts.readings.map(({ ms }) => ms), ...facts.otherTests, -Infinity)
+  if (!last || tested >= last.at || input.observation) return null
+  return {
+    ...base(input, 'read', `after-carbon-${facts.restarts.filter(({ event }) => event === 'carbon-left-in').length}`),
+    title: 'Read copper',
+    why: 'carbon or resin ran in this water: how much copper is left only a reading tells',
+    notBefore: last.at,
+    best: last.at,
+    notAfter: last.at + AT_ONCE_MS,
+  }
+}
+
+/** Fish that live in the course's water and are not of it: each joins it, or goes. */
+function joinTasks(input: TaskInput): Draft[] {
+  const { facts, journal, observation } = input
+  const { course, now } = facts
+  if (observation) return []
+  return residentsBetween(journal, course.tankId, now, now)
+    .filter(({ id, group }) => animalGroupById(group)?.kind === 'fish' && !course.animalIds.includes(id))
+    .map((animal) => {
+      const came = animal.stays.findLast(({ tankId }) => tankId === course.tankId)!.from
+      return {
+        ...base(input, 'join', animal.id),
+        title: `Does ${animalLabel(animal)} join the course?`,
+        why: 'it is in the medicine: it is dosed, watched and moved with the others, or it goes to other water',
+        notBefore: came,
+        best: came,
+        notAfter: came + MS_PER_DAY,
+        animalIds: [animal.id],
+      }
+    })
+}
+
 /** Half an hour of watching a day, quarantine.md 1; a sighting of any of the animals that day is the watch. */
 function watchTasks(input: TaskInput, horizon: Day): Draft[] {
   const { facts, settings, seen, living } = input
   const { clock } = settings
   const today = clock.dayOf(facts.now)
   const drafts: Draft[] = []
+  const lastLook = seen.looks.at(-1)
   if (living.length === 0) return drafts
   for (let day = Math.max(today, clock.dayOf(facts.course.startedAt)); day <= horizon; day++) {
-    if (seen.lastLook !== null && clock.dayOf(seen.lastLook) >= day) continue
+    if (lastLook !== undefined && clock.dayOf(lastLook) >= day) continue
     const at = (minute: number) => clock.instantAt(day, minute)
     drafts.push({
       ...base(input, 'watch', dayText(day)),
@@ -251,10 +323,15 @@ function moveTask(input: TaskInput): Draft | null {
     .map(({ rule }) => rule)
   const at = clock.completesAt
   const names = living.map((id) => animalLabel(animalById(journal, id)!))
+  const staying = residentsBetween(journal, facts.course.tankId, facts.now, facts.now)
+    .filter(({ id }) => !living.includes(id))
+    .map(animalLabel)
   return {
-    ...base(input, 'move', String(clock.runFrom ?? 0)),
+    ...base(input, 'move', String(clock.run)),
     title: `Move ${names.length > 2 ? `all ${names.length}` : names.join(' and ')}`,
-    why: clock.state === 'complete' ? 'the count is full' : 'when the count is full',
+    why: `${clock.state === 'complete' ? 'the count is full' : 'when the count is full'}${
+      staying.length > 0 ? `; ${staying.join(', ')} ${staying.length === 1 ? 'stays' : 'stay'} in the medicine` : ''
+    }`,
     notBefore: at,
     best: at,
     notAfter: at + 3 * MS_PER_DAY,
@@ -267,13 +344,13 @@ function moveTask(input: TaskInput): Draft | null {
 function clearTask(input: TaskInput): Draft | null {
   const { facts, clock, observation, journal } = input
   if (facts.course.length !== 'thirty' || observation || clock.completesAt === null) return null
-  const isRunning = equipmentOf(journal, facts.course.tankId).some(
+  const isRunning = equipmentAt(journal, facts.course.tankId, facts.now).some(
     ({ item, running }) => (item === 'carbon' || item === 'resin') && running,
   )
   if (isRunning) return null
   const at = clock.completesAt
   return {
-    ...base(input, 'clear', String(clock.runFrom ?? 0)),
+    ...base(input, 'clear', String(clock.run)),
     title: 'Take the copper out: carbon in, change water',
     why: clock.state === 'complete' ? 'the count is full' : 'when the count is full',
     notBefore: at,
@@ -284,14 +361,14 @@ function clearTask(input: TaskInput): Draft | null {
 
 /** Observation without any drug, fourteen days at least, and then the course is over. */
 function finishTask(input: TaskInput): Draft | null {
-  const { observation, settings, facts } = input
+  const { observation, settings, facts, seen } = input
   if (!observation) return null
   const at = (days: number) => observation.from + days * MS_PER_DAY
   return {
-    ...base(input, 'finish', String(observation.from)),
+    ...base(input, 'finish', String(seen.signs.length)),
     tankId: observation.tankId,
     title: 'Finish the course',
-    why: `${OBSERVATION_DAYS.least} days without a sign at least, ${OBSERVATION_DAYS.preferred} preferred; since ${momentBeside(observation.from, facts.now, settings.clock)}`,
+    why: `${observation.leastDays} days without a sign at least, ${observation.preferredDays} preferred; since ${momentBeside(observation.from, facts.now, settings.clock)}`,
     notBefore: at(observation.leastDays),
     best: at(observation.preferredDays),
     notAfter: at(observation.preferredDays + 7),
@@ -310,7 +387,10 @@ export function copperTasks(input: TaskInput, horizon: Day): CourseTask[] {
     rampTask(input),
     redoseTask(input),
     diluteTask(input),
+    readAfterCarbon(input),
+    ...joinTasks(input),
     ...readTasks(input, horizon),
+    ...ammoniaTasks(input, horizon),
     ...watchTasks(input, horizon),
     moveTask(input),
     clearTask(input),
@@ -320,7 +400,7 @@ export function copperTasks(input: TaskInput, horizon: Day): CourseTask[] {
   const until =
     observation || clock.completesAt === null ? Infinity : Math.max(clock.completesAt, facts.now + MS_PER_DAY)
   return drafts
-    .filter(({ kind, best }) => kind !== 'read' || best <= until)
+    .filter(({ kind, best }) => (kind !== 'read' && kind !== 'ammonia') || best <= until)
     .flatMap((draft) => asItStands(journal, draft, facts.now) ?? [])
     .sort(byUrgency)
 }

@@ -27,6 +27,9 @@ interface WarningInput {
   observation: Observation | null
 }
 
+/** How long a death without a cause is told: as long as it extends the watch, quarantine.md 7.4. */
+const DEATH_DAYS = 14
+
 const RESTART_WORDS: Record<Restart['event'], string> = {
   'carbon-left-in': 'carbon was in the water',
   'new-fish-added': 'a new fish came into the water',
@@ -43,7 +46,7 @@ function breakSentence({ facts, clock, settings }: WarningInput): CourseWarning 
     return {
       id: 'broken',
       tone: 'act',
-      text: `Copper is under ${low} since ${momentBeside(last.from, facts.now, zone)}. The count starts over once it is back.`,
+      text: `Copper is ${last.isReckoned ? 'by reckoning ' : ''}under ${low} since ${momentBeside(last.from, facts.now, zone)}. The count starts over once it is back.`,
     }
   // A break that a whole full count has followed is history.
   if (clock.state === 'complete') return null
@@ -55,7 +58,7 @@ function breakSentence({ facts, clock, settings }: WarningInput): CourseWarning 
   return {
     id: 'broke',
     tone: 'act',
-    text: `Copper was under ${low} for about ${spanText((last.to - last.from) / MS_PER_HOUR)} on ${day}.${again}`,
+    text: `Copper was ${last.isReckoned ? 'by reckoning ' : ''}under ${low} for about ${spanText((last.to - last.from) / MS_PER_HOUR)} on ${day}.${again}`,
   }
 }
 
@@ -83,8 +86,15 @@ function gapSentence({ clock, facts, settings }: WarningInput): CourseWarning | 
   }
 }
 
-function restartSentences({ clock, facts, settings }: WarningInput): CourseWarning[] {
-  return clock.restarts.slice(0, 1).map(({ at, event, ongoing }) =>
+function restartSentences({ clock, facts, settings, journal }: WarningInput): CourseWarning[] {
+  const restartWords = (event: Restart['event'], animalId: string | undefined): string => {
+    const animal = animalId === undefined ? null : animalById(journal, animalId)
+    if (!animal) return RESTART_WORDS[event]
+    return facts.course.animalIds.includes(animal.id) && animal.arrivedAt < facts.course.startedAt
+      ? `${animalLabel(animal)} came back from other water`
+      : `${animalLabel(animal)} came into the water`
+  }
+  return clock.restarts.slice(0, 1).map(({ at, event, ongoing, animalId }) =>
     ongoing
       ? {
           id: 'restart',
@@ -94,7 +104,7 @@ function restartSentences({ clock, facts, settings }: WarningInput): CourseWarni
       : {
           id: 'restart',
           tone: 'soon',
-          text: `The count began again ${momentBeside(at, facts.now, settings.clock)}: ${RESTART_WORDS[event]}.`,
+          text: `The count began again ${momentBeside(at, facts.now, settings.clock)}: ${restartWords(event, animalId)}.`,
         },
   )
 }
@@ -120,6 +130,15 @@ export function copperWarnings(input: WarningInput): CourseWarning[] {
         tone: 'act',
         text: 'The copper of this course is not on the shelf any more: amounts cannot be measured.',
       })
+  }
+  const death = seen.unexplainedDeaths.at(-1)
+  if (death && now - death.at < DEATH_DAYS * MS_PER_DAY) {
+    const animal = animalById(journal, death.animalId)
+    warnings.push({
+      id: 'death',
+      tone: 'act',
+      text: `${animal ? animalLabel(animal) : 'A fish'} died ${momentBeside(death.at, now, settings.clock)} and nobody knows why: fourteen days are added to the watch after the course. Within the hour gills and a scrape of skin under the microscope still tell; kept cool in a bag, not frozen, a veterinarian can look. Write the cause with the death once it is known.`,
+    })
   }
   const sign = seen.signs.findLast(({ at }) => now - at < 2 * MS_PER_DAY)
   if (sign) {

@@ -93,6 +93,41 @@ describe('the count of a course', () => {
   })
 })
 
+describe('the level by reckoning, before the next reading', () => {
+  test('a change that takes it under the range breaks the strip and the heading at once, and says it is reckoned', () => {
+    const it = held(5)
+    it.change(5, '14:10', 12)
+    const { clock } = it.plan(5, '18:00')
+    expect(clock).toMatchObject({ state: 'broken', completesAt: null, provenHours: 0 })
+    expect(texts(it, 5, '18:00')).toEqual([
+      'Copper is by reckoning under 2.00 since today 14:10. The count starts over once it is back.',
+    ])
+    expect(strip(it, 5, '18:00').slice(-2)).toEqual([
+      '5 08:00 to 5 14:10 expected',
+      '5 14:10 to 5 18:00 reckoned-broken',
+    ])
+  })
+
+  test('put back, the count begins with the dose; nothing of it is proven before the next reading', () => {
+    const it = held(5)
+    it.change(5, '14:10', 12)
+    it.dose(5, '14:40', 2.7)
+    const { clock } = it.plan(5, '18:00')
+    expect(clock).toMatchObject({ state: 'running', provenHours: 0 })
+    expect(wall(it, clock.runFrom!)).toBe('5 14:40')
+    expect(texts(it, 5, '18:00')[0]).toBe(
+      'Copper was by reckoning under 2.00 for about 30 min on Friday 6 November. The count began again today 14:40.',
+    )
+    expect(wall(it, clock.completesAt!)).toBe('19 14:40')
+  })
+
+  test('a change that leaves it in range breaks nothing', () => {
+    const it = held(5)
+    it.change(5, '14:10', 3)
+    expect(it.plan(5, '18:00').clock).toMatchObject({ state: 'running', breaks: [], provenHours: 72 })
+  })
+})
+
 describe('times without a reading', () => {
   test('48 hours are proven whole', () => {
     const it = held(3)
@@ -161,6 +196,18 @@ describe('what else starts it over', () => {
     })
     it.read(6, '08:00', 2.2)
     expect(wall(it, it.plan(6, '09:00').clock.runFrom!)).toBe('5 12:00')
+  })
+
+  test('a fish of the course that comes back from other water counts as new, and is named', () => {
+    const it = held(5)
+    for (const [fromTankId, toTankId, time] of [
+      ['quar', 'obs', '10:00'],
+      ['obs', 'quar', '15:00'],
+    ] as const)
+      it.write({ kind: 'move', ...it.at(5, time), animalId: 'burr', fromTankId, toTankId })
+    it.read(6, '08:00', 2.2)
+    expect(wall(it, it.plan(6, '09:00').clock.runFrom!)).toBe('5 15:00')
+    expect(texts(it, 6, '09:00')).toEqual(['The count began again yesterday 15:00: Burr came back from other water.'])
   })
 
   test('a wet net from another tank, as the keeper says it; struck out it never was', () => {

@@ -1,4 +1,5 @@
 import { LEVEL_SLACK, levelPath, stretches, type LevelReading } from '../clock/level-path.ts'
+import { levelAfter } from '../concentration/events.ts'
 import { MS_PER_HOUR } from '../time/zone.ts'
 import type { CopperFacts, Restart } from './copper-facts.ts'
 
@@ -11,9 +12,10 @@ export interface ClockStretch {
   to: number
   /**
    * `before`: not yet in range; `proven`: counts; `superseded`: was in range and no longer counts; `broken`: under the range;
-   * `unknown`: too long without a reading; `expected`: hoped for.
+   * `unknown`: too long without a reading; `reckoned-broken`: under the range by what was dosed and changed since the last
+   * reading; `expected`: hoped for.
    */
-  kind: 'before' | 'proven' | 'superseded' | 'broken' | 'unknown' | 'expected'
+  kind: 'before' | 'proven' | 'superseded' | 'broken' | 'unknown' | 'reckoned-broken' | 'expected'
 }
 
 export interface ClockBreak {
@@ -21,6 +23,8 @@ export interface ClockBreak {
   /** Null while the level is under the range. */
   to: number | null
   lowestMgPerL: number
+  /** By what was dosed and changed since the last reading: no reading has shown it yet. */
+  isReckoned?: true
 }
 
 export interface ClockGap {
@@ -37,6 +41,8 @@ export interface CourseClock {
   state: 'not-started' | 'running' | 'broken' | 'lost' | 'complete'
   /** Beginning of the run that counts. */
   runFrom: number | null
+  /** Which run it is: 0 for the first, one more with each break and restart. */
+  run: number
   provenHours: number
   requiredHours: number
   remainingHours: number
@@ -146,14 +152,17 @@ export function courseClock({ course, volumeL, readings, events, restarts, now }
   const lastStretch = cut.at(-1)
   const sinceLast = lastReading ? (now - lastReading.ms) / MS_PER_HOUR : 0
 
+  const reckoned = volumeL === null ? [] : reckonedBreaks({ readings, events, volumeL, now, low })
+  const lastReckoned = reckoned.at(-1)
   const completed = runs.find((run) => reachedAt(run, requiredMs) !== null)
   const later = restarts.findLast(({ at }) => lastReading !== undefined && at >= lastReading.ms)
   // A restart since the last reading: the count is at nothing, and begins with it.
+  const beginsAt = Math.max(later?.at ?? -Infinity, lastReckoned?.to ?? -Infinity)
   const reported: Run | undefined =
     completed ??
-    (lastStretch && !lastStretch.below
-      ? later
-        ? { from: later.at, to: later.at, unknown: [] }
+    (lastStretch && !lastStretch.below && lastReckoned?.to !== null
+      ? beginsAt > -Infinity
+        ? { from: beginsAt, to: beginsAt, unknown: [] }
         : runs.at(-1)
       : undefined)
   const isLost = !completed && reported !== undefined && sinceLast > GAP_HOURS.most
@@ -187,6 +196,7 @@ export function courseClock({ course, volumeL, readings, events, restarts, now }
   return {
     state,
     runFrom: counts?.from ?? null,
+    run: Math.max(0, counts ? runs.filter(({ from }) => from < counts.from).length : runs.length),
     provenHours: provenMs / MS_PER_HOUR,
     requiredHours,
     remainingHours: Math.max(0, requiredMs - provenMs) / MS_PER_HOUR,
@@ -200,21 +210,55 @@ export function courseClock({ course, volumeL, readings, events, restarts, now }
       runs,
       lost,
       counts,
+      reckoned: completed ? [] : reckoned,
       completesAt,
       isComplete: completed !== undefined,
     }),
-    breaks: cut
-      .filter(({ below, from }) => below && inRange[0] !== undefined && from >= inRange[0].from)
-      .map((stretch) => ({
-        from: stretch.from,
-        to: stretch === lastStretch ? null : stretch.to,
-        lowestMgPerL: stretch.lowest,
-      })),
+    breaks: [
+      ...cut
+        .filter(({ below, from }) => below && inRange[0] !== undefined && from >= inRange[0].from)
+        .map((stretch) => ({
+          from: stretch.from,
+          to: stretch === lastStretch ? null : stretch.to,
+          lowestMgPerL: stretch.lowest,
+        })),
+      ...(completed ? [] : reckoned),
+    ],
     gaps,
     restarts: [...restarts].reverse(),
     hoursAboveHigh:
       pieces.reduce((sum, { from, to, a, b }) => sum + shareAbove(a, b, high) * (to - from), 0) / MS_PER_HOUR,
   }
+}
+
+/**
+ * Times since the last reading at which the level was, or is, under the range by reckoning: the reading held, with what was
+ * changed and dosed after it. Empty while the last reading itself is under the range.
+ */
+function reckonedBreaks({
+  readings,
+  events,
+  volumeL,
+  now,
+  low,
+}: Pick<CopperFacts, 'readings' | 'events' | 'now'> & { volumeL: number; low: number }): ClockBreak[] {
+  const last = readings.at(-1)
+  const floor = low - LEVEL_SLACK
+  if (!last || last.mgPerL < floor) return []
+  const breaks: ClockBreak[] = []
+  let level = last.mgPerL
+  // An event at the instant of the reading follows it; those of one instant are one jump.
+  const since = events.filter(({ at }) => at >= last.ms && at <= now)
+  since.forEach(({ event, at }, i) => {
+    level = levelAfter(level, event, volumeL)
+    if (since[i + 1]?.at === at) return
+    const open = breaks.at(-1)
+    if (level < floor) {
+      if (open && open.to === null) open.lowestMgPerL = Math.min(open.lowestMgPerL, level)
+      else breaks.push({ from: at, to: null, lowestMgPerL: level, isReckoned: true })
+    } else if (open && open.to === null) open.to = at
+  })
+  return breaks
 }
 
 /** Share of a straight piece that lies over a level. */
@@ -233,12 +277,24 @@ interface StripInput {
   runs: readonly Run[]
   lost: readonly { from: number; to: number }[]
   counts: Run | undefined
+  reckoned: readonly ClockBreak[]
   completesAt: number | null
   isComplete: boolean
 }
 
 /** The strip from the course's start to where it would be done: every stretch once, in order. */
-function strip({ start, end, now, cut, runs, lost, counts, completesAt, isComplete }: StripInput): ClockStretch[] {
+function strip({
+  start,
+  end,
+  now,
+  cut,
+  runs,
+  lost,
+  counts,
+  reckoned,
+  completesAt,
+  isComplete,
+}: StripInput): ClockStretch[] {
   const parts: ClockStretch[] = []
   const push = (from: number, to: number, kind: ClockStretch['kind']) => to > from && parts.push({ from, to, kind })
   const first = cut.find(({ below }) => !below)
@@ -257,7 +313,12 @@ function strip({ start, end, now, cut, runs, lost, counts, completesAt, isComple
   for (const gap of lost) push(gap.from, gap.to, 'unknown')
   for (const { from, to, below } of cut) if (below && first && from >= first.from) push(from, to, 'broken')
   parts.sort((a, b) => a.from - b.from)
-  const proofEnds = parts.at(-1)?.to ?? start
-  if (end === null && !isComplete) push(proofEnds, Math.max(now, completesAt ?? now), 'expected')
+  let hopeFrom = parts.at(-1)?.to ?? start
+  for (const { from, to } of reckoned) {
+    push(hopeFrom, from, 'expected')
+    push(from, to ?? now, 'reckoned-broken')
+    hopeFrom = to ?? now
+  }
+  if (end === null && !isComplete) push(hopeFrom, Math.max(now, completesAt ?? now), 'expected')
   return parts
 }

@@ -1,4 +1,5 @@
 import { animalById, tankOfAnimal } from '../household/animals.ts'
+import type { Settings } from '../household/settings.ts'
 import type { Journal } from '../journal/journal.ts'
 import { MS_PER_DAY } from '../time/zone.ts'
 import { OBSERVATION_DAYS } from './course.ts'
@@ -6,7 +7,7 @@ import type { CourseClock } from './course-clock.ts'
 import type { CopperFacts } from './copper-facts.ts'
 import type { Watched } from './copper-signs.ts'
 
-/** Days of each unexplained death are added to the observation: quarantine.md 7.4. */
+/** Each local day with an unexplained death, from the course's start on, adds so many to the observation: quarantine.md 7.4. */
 const DAYS_PER_DEATH = 14
 
 /** The drug-free time after a course: where, since when, and how long it has to be. */
@@ -58,11 +59,13 @@ export function observationOf(
   clock: CourseClock,
   seen: Watched,
   living: readonly string[],
+  settings: Settings,
 ): Observation | null {
   const began = beganAt(journal, facts, clock, living)
   if (!began) return null
   const sign = seen.signs.findLast(({ at }) => at > began.at)
-  const extra = DAYS_PER_DEATH * seen.unexplainedDeaths.filter((at) => at > began.at).length
+  const deathDays = new Set(seen.unexplainedDeaths.map(({ at }) => settings.clock.dayOf(at)))
+  const extra = DAYS_PER_DEATH * deathDays.size
   return {
     tankId: began.tankId,
     from: sign?.at ?? began.at,

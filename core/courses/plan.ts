@@ -52,7 +52,7 @@ export function coursePlan(
   const clock = courseClock(facts)
   const seen = watched(journal, course, facts.now)
   const living = livingOf(journal, course)
-  const observation = observationOf(journal, facts, clock, seen, living)
+  const observation = observationOf(journal, facts, clock, seen, living, settings)
   const rules = copperRules({ journal, settings, facts, known, clock, seen })
   const phase: Phase = course.ended
     ? 'ended'

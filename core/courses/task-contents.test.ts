@@ -1,7 +1,7 @@
 import { courseById } from './course.ts'
 import { coursePreview } from './preview.ts'
 import { wordContent } from '../schedule/task.ts'
-import { doseContent, doseInstant, ruleWord, taskContents } from './task-contents.ts'
+import { doseContent, ruleWord, taskContents } from './task-contents.ts'
 import { doseById } from '../catalogue/treatments/treatments.ts'
 import { contentFault } from '../journal/check.ts'
 import { productById } from '../household/shelf.ts'
@@ -22,32 +22,30 @@ describe('what a task’s button keeps', () => {
     expect(contentFault(content)).toBeNull()
   })
 
-  test('a redose within half an hour of its change is kept at the change’s minute; later, at its own', () => {
-    const it = ramped()
-    it.read(2, '08:00', 2.25)
-    it.change(3, '09:00', 12)
-    const at = (time: string) => {
-      const plan = it.plan(3, time)
-      return wall(
-        it,
-        doseInstant(
-          plan.tasks.find(({ kind }) => kind === 'redose')!,
-          plan.known,
-          it.ms(3, time),
-        ),
-      )
-    }
-    expect(at('09:30')).toBe('3 09:00')
-    expect(at('09:31')).toBe('3 09:31')
-  })
-
-  test('with it kept so, the count goes on as if the level had never fallen', () => {
+  test('a redose is kept at its own minute, and the break that the change left is counted', () => {
     const it = ramped()
     it.read(2, '08:00', 2.25)
     it.change(3, '09:00', 12)
     const plan = it.plan(3, '09:10')
     const task = plan.tasks.find(({ kind }) => kind === 'redose')!
-    it.write(doseContent(task, courseOf(it), doseInstant(task, plan.known, it.ms(3, '09:10')))!)
+    const content = doseContent(task, courseOf(it), it.ms(3, '09:10'))!
+    expect(content.happened).toBe(it.at(3, '09:10').happened)
+    it.write(content)
+    it.read(4, '08:00', 2.25)
+    const [broken] = it.plan(4, '09:00').clock.breaks
+    expect([wall(it, broken!.from), wall(it, broken!.to!)]).toEqual(['3 09:00', '3 09:10'])
+  })
+
+  test('copper mixed into the new water leaves no break', () => {
+    const it = ramped()
+    it.read(2, '08:00', 2.25)
+    it.write({
+      kind: 'water-change',
+      ...it.at(3, '09:00'),
+      tankId: 'quar',
+      litres: 12,
+      replacement: { copperMgPerL: 2.25 },
+    })
     it.read(4, '08:00', 2.25)
     expect(it.plan(4, '09:00').clock.breaks).toEqual([])
   })
@@ -78,7 +76,7 @@ describe('what a task’s button keeps', () => {
     expect(taskOf(it, 2, '09:30', 'read')).toMatchObject({ id: task.id, postponed: true, best: until })
     it.write(wordContent(task, 'skipped', it.ms(2, '21:00'), { why: 'asleep' }))
     expect(taskOf(it, 2, '21:30', 'read').id).not.toBe(task.id)
-    expect(contentFault(ruleWord(courseOf(it), 'tr-3', it.ms(2, '06:00'), it.ms(2, '21:00')))).toBeNull()
+    expect(contentFault(ruleWord(courseOf(it), 'tr-3', 0, it.ms(2, '21:00')))).toBeNull()
   })
 })
 

@@ -1,21 +1,11 @@
 import { animalById, tankOfAnimal } from '../household/animals.ts'
 import type { Content, ContentOf } from '../journal/entry.ts'
 import type { Journal } from '../journal/journal.ts'
-import { iso, MS_PER_MINUTE } from '../time/zone.ts'
+import { iso } from '../time/zone.ts'
 import type { Course } from './course.ts'
-import type { KnownLevel } from './copper-facts.ts'
 import { ruleWordId } from './copper-rules.ts'
 import { wordContent } from '../schedule/task.ts'
 import type { CourseTask } from './tasks.ts'
-
-/** A redose this soon after its water change went in with it: both are kept at the change's own minute (EA). */
-export const TOGETHER_MINUTES = 30
-
-/** When a dose is kept: now, or with the water change it makes up for. */
-export function doseInstant({ kind }: CourseTask, known: KnownLevel | null, now: number): number {
-  const change = kind === 'redose' ? known?.since.findLast(({ event }) => event.kind === 'water-change') : undefined
-  return change && now - change.at <= TOGETHER_MINUTES * MS_PER_MINUTE ? change.at : now
-}
 
 /** The dose of a task as the journal keeps it; null where there is nothing measurable to keep. */
 export function doseContent(task: CourseTask, course: Course, at: number): ContentOf<'dose'> | null {
@@ -62,6 +52,15 @@ export function taskContents(journal: Journal, task: CourseTask, course: Course,
           })
     case 'clear':
       return [{ kind: 'equipment', happened, tankId: course.tankId, item: 'carbon', running: true }]
+    case 'join':
+      return [
+        {
+          kind: 'course-change',
+          happened,
+          courseId: course.id,
+          changes: { animalIds: [...course.animalIds, ...(task.animalIds ?? [])] },
+        },
+      ]
     case 'finish':
       return [{ kind: 'course-end', happened, courseId: course.id, outcome: 'finished' }]
     default:
@@ -73,5 +72,5 @@ export function taskContents(journal: Journal, task: CourseTask, course: Course,
 const ATE = 3
 
 /** The keeper's word that a rule only they can answer holds. */
-export const ruleWord = (course: Course, rule: string, runFrom: number | null, now: number): ContentOf<'task'> =>
-  wordContent({ id: ruleWordId(course.id, rule, runFrom), tankId: course.tankId, courseId: course.id }, 'done', now)
+export const ruleWord = (course: Course, rule: string, run: number, now: number): ContentOf<'task'> =>
+  wordContent({ id: ruleWordId(course.id, rule, run), tankId: course.tankId, courseId: course.id }, 'done', now)

@@ -1,7 +1,8 @@
 import type { Standing } from '../schedule/task.ts'
 import type { PlannedChange, PlannedDose } from './planned-dose.ts'
 
-export type TaskKind = 'ramp' | 'redose' | 'read' | 'dilute' | 'watch' | 'move' | 'clear' | 'finish'
+export type TaskKind =
+  'ramp' | 'redose' | 'read' | 'ammonia' | 'dilute' | 'join' | 'watch' | 'move' | 'clear' | 'finish'
 
 /** Something due in a course, worked out from its protocol and the journal. */
 export interface CourseTask extends Standing {
@@ -24,10 +25,12 @@ const RANK = { late: 0, due: 1, ahead: 2 }
 /** What is dosed before what is read before what is watched, when both are due. */
 const KIND_RANK: Record<TaskKind, number> = {
   dilute: 0,
+  join: 0,
   redose: 1,
   ramp: 1,
   move: 2,
   read: 3,
+  ammonia: 3,
   clear: 4,
   watch: 5,
   finish: 6,

@@ -4,6 +4,7 @@ import { productById } from '../household/shelf.ts'
 import type { Journal } from '../journal/journal.ts'
 import { courseRisk } from '../risk/course-risk.ts'
 import { MS_PER_HOUR } from '../time/zone.ts'
+import { presentTarget } from './copper-ramp.ts'
 import { courseClock, type CourseClock } from './course-clock.ts'
 import type { CoursePlan } from './plan.ts'
 import { doseToward, type PlannedDose } from './planned-dose.ts'
@@ -12,14 +13,18 @@ import { doseToward, type PlannedDose } from './planned-dose.ts'
 export interface ChangeOutcome {
   afterMgPerL: number
   litres: number
-  /** Put back in the same minute, the count goes on. */
+  /** What puts the level back to where the course stands: its target, or the ramp's present step. */
   dose: PlannedDose | null
   /** Whether the level would be under the range until it is put back. */
   breaks: boolean
 }
 
 /** "Change a share of the water." */
-export function ifChanged(journal: Journal, { facts, known }: CoursePlan, fraction: number): ChangeOutcome | null {
+export function ifChanged(
+  journal: Journal,
+  { facts, known, ramp }: CoursePlan,
+  fraction: number,
+): ChangeOutcome | null {
   const { course, volumeL } = facts
   if (!known || volumeL === null) return null
   const afterMgPerL = levelAfter(known.mgPerL, { at: '', kind: 'water-change', fraction }, volumeL)
@@ -27,7 +32,7 @@ export function ifChanged(journal: Journal, { facts, known }: CoursePlan, fracti
   return {
     afterMgPerL,
     litres: fraction * volumeL,
-    dose: doseToward(afterMgPerL, course.dose.target, course.dose.high, volumeL, product),
+    dose: doseToward(afterMgPerL, presentTarget(ramp, course.dose.target, known), course.dose.high, volumeL, product),
     breaks: known.mgPerL >= course.dose.low && afterMgPerL < course.dose.low,
   }
 }

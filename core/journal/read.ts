@@ -40,7 +40,7 @@ function readFrame(value: unknown): { frame: Frame } | { problem: ReadProblem } 
     }
   // The entries are looked at one by one later; deep ones must not exhaust the check of the frame.
   const { entries, ...rest } = value as { entries?: unknown }
-  const fault = boundsFault(rest) ?? fileFault(Array.isArray(entries) ? { ...rest, entries: [] } : (value as object))
+  const fault = boundsFault(rest) ?? fileFault(Array.isArray(entries) ? { ...rest, entries: [] } : value)
   return fault ? { problem: fault } : { frame: value as Frame }
 }
 

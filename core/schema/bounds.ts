@@ -28,7 +28,7 @@ export function boundsFault(value: unknown): Explained | null {
     if (part === null || typeof part !== 'object') continue
     if (depth >= MAX_DEPTH)
       return { path, message: `expected at most ${MAX_DEPTH} levels of lists and objects; came more` }
-    const entries = Object.entries(part)
+    const entries: [string, unknown][] = Object.entries(part)
     for (let i = entries.length - 1; i >= 0; i--) {
       const [key, child] = entries[i]!
       if (child !== null && (typeof child === 'object' || typeof child === 'number'))

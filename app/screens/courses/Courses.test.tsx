@@ -136,10 +136,12 @@ describe('a course’s page', () => {
       return { ...view, section, answers, put }
     }
 
-    test('a fifth of the water tonight: what is left, and the redose in the same minute', async () => {
+    test('a fifth of the water tonight: what is left, and what to mix into the new water', async () => {
       const { answers, put } = await ask()
       // 64.75 L: a fifth is 12.95 L, and 2.25 mg/L falls to 1.80.
-      expect(answers()[0]).toMatch(/^13 L, leaves 1\.80, under the range; redose 2\.9 mL in the same minute$/)
+      expect(answers()[0]).toMatch(
+        /^13 L, leaves 1\.80, under the range; mix 2\.9 mL into the new water and the level does not fall$/,
+      )
       await put('Share of the water changed, %', '5')
       expect(answers()[0]).toMatch(/^3\.2\d* L, leaves 2\.14/)
       expect(answers()[0]).not.toMatch(/under the range/)

@@ -40,9 +40,9 @@ export function Rules({ plan }: { plan: CoursePlan }) {
           <li key={id}>
             <Rule>
               <span>{id.startsWith('tr-') ? <HandbookLink to={`quarantine#${id}`}>{rule}</HandbookLink> : rule}</span>
-              {state === 'ask' && id.startsWith('tr-') && id !== 'tr-5' && canSay ? (
+              {state === 'ask' && id.startsWith('tr-') && (id !== 'tr-5' || says.includes('has no cause')) && canSay ? (
                 <PlainButton
-                  onPress={() => void keep([ruleWord(course, id, clock.runFrom, thisInstant())])}
+                  onPress={() => void keep([ruleWord(course, id, clock.run, thisInstant())])}
                   isDisabled={busy}
                   aria-label={`It is so: ${rule}`}
                 >

@@ -119,7 +119,7 @@ function IfChanged({ plan }: { plan: CoursePlan }) {
         <Answer $tone={outcome.breaks ? 'act' : 'plain'}>
           {figures(outcome.litres)} L, leaves {outcome.afterMgPerL.toFixed(2)}
           {outcome.breaks && ', under the range'}
-          {outcome.dose && `; redose ${amountText(outcome.dose)} in the same minute`}
+          {outcome.dose && `; mix ${amountText(outcome.dose)} into the new water and the level does not fall`}
         </Answer>
       ) : (
         <Answer $tone="act">a share over 0 and up to 100 %</Answer>
