@@ -19,7 +19,6 @@ const shared = {
   ],
   moduleNameMapper: {
     '\\.css$': '<rootDir>/scripts/testing/no-css.cjs',
-    '^virtual:pwa-register$': '<rootDir>/scripts/testing/no-css.cjs',
     '/worker/thread\\.ts$': '<rootDir>/scripts/testing/thread.ts',
   },
 }

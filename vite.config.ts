@@ -3,6 +3,8 @@ import { defineConfig } from 'vite'
 import { VitePWA } from 'vite-plugin-pwa'
 
 export default defineConfig({
+  // Relative, so that the built app works from any folder of a static host; the server writes them out in full.
+  base: './',
   build: {
     outDir: 'dist',
     target: 'es2022',
@@ -29,7 +31,9 @@ export default defineConfig({
       },
       workbox: {
         globPatterns: ['**/*.{js,css,html,svg,woff2}'],
-        navigateFallback: '/index.html',
+        navigateFallback: 'index.html',
+        // The first visit's page too loads its further screens from the offline copy, without being opened again.
+        clientsClaim: true,
         navigateFallbackDenylist: [/^\/api\//],
         cleanupOutdatedCaches: true,
       },

@@ -1,8 +1,9 @@
 import { mkdirSync, mkdtempSync, rmSync, writeFileSync } from 'node:fs'
-import { createServer, type Server } from 'node:http'
+import { createServer, get as httpGet, type Server } from 'node:http'
 import type { AddressInfo } from 'node:net'
 import { tmpdir } from 'node:os'
 import { join } from 'node:path'
+import { inUrl, isOwnHost, readAddress } from './address.ts'
 import { createApp } from './app.ts'
 
 let server: Server
@@ -12,7 +13,10 @@ let origin: string
 beforeAll(async () => {
   folder = mkdtempSync(join(tmpdir(), 'brinvo-dist-'))
   mkdirSync(join(folder, 'assets'))
-  writeFileSync(join(folder, 'index.html'), '<!doctype html><title>Brinvo</title>')
+  writeFileSync(
+    join(folder, 'index.html'),
+    '<!doctype html><title>Brinvo</title><script src="./assets/app-abc123.js"></script>',
+  )
   writeFileSync(join(folder, 'assets', 'app-abc123.js'), 'export {}')
   writeFileSync(join(folder, 'sw.js'), '// worker')
   server = createServer(createApp(folder))
@@ -71,4 +75,52 @@ describe('the server', () => {
   test('a client that wants no page gets a plain 404', async () => {
     expect((await get('/api/none', { accept: 'application/json' })).status).toBe(404)
   })
+})
+
+describe('whom it answers', () => {
+  const ask = (host: string) =>
+    new Promise<number>((resolve, reject) => {
+      const { port } = server.address() as AddressInfo
+      httpGet({ host: '127.0.0.1', port, path: '/', headers: { host, accept: 'text/html' } }, (response) => {
+        response.resume()
+        resolve(response.statusCode ?? 0)
+      }).on('error', reject)
+    })
+
+  test.each(['127.0.0.1:5820', 'localhost', '[::1]:5820'])('%s is its own name', async (host) =>
+    expect(await ask(host)).toBe(200),
+  )
+  test.each(['evil.example', '127.0.0.1.evil.example:5820'])('%s is refused', async (host) =>
+    expect(await ask(host)).toBe(421),
+  )
+
+  test('listening everywhere it answers to addresses and to the machine’s name', () => {
+    expect(isOwnHost('192.168.1.7:5820', '0.0.0.0')).toBe(true)
+    expect(isOwnHost('evil.example', '0.0.0.0')).toBe(false)
+    expect(isOwnHost(undefined, '0.0.0.0')).toBe(false)
+  })
+})
+
+test('the document’s scripts are found from any screen’s address', async () => {
+  expect(await (await get('/tanks/hall')).text()).toContain('src="/assets/app-abc123.js"')
+  expect(await (await get('/index.html')).text()).toContain('src="/assets/app-abc123.js"')
+})
+
+describe('where it listens', () => {
+  test.each([
+    [{}, { host: '127.0.0.1', port: null }],
+    [
+      { PORT: '', BRINVO_HOST: '' },
+      { host: '127.0.0.1', port: null },
+    ],
+    [
+      { PORT: '8080', BRINVO_HOST: '::1' },
+      { host: '::1', port: 8080 },
+    ],
+    [{ PORT: 'abc' }, { problem: expect.stringContaining('PORT=abc is no port') as string }],
+    [{ PORT: '70000' }, { problem: expect.stringContaining('0 to 65535') as string }],
+    [{ BRINVO_HOST: 'a b' }, { problem: expect.stringContaining('is no host') as string }],
+  ])('%j', (env, expected) => expect(readAddress(env)).toEqual(expected))
+
+  test('an IPv6 address stands in brackets', () => expect(inUrl('::1')).toBe('[::1]'))
 })

@@ -1,29 +1,45 @@
 import compression from 'compression'
-import express, { type ErrorRequestHandler, type Express } from 'express'
+import express, { type ErrorRequestHandler, type Express, type Response } from 'express'
+import { readFile } from 'node:fs/promises'
 import { join } from 'node:path'
+import { isOwnHost } from './address.ts'
 import { securityHeaders } from './security.ts'
 
 const YEAR_S = 31_536_000
 
-/** Serves the built app. No accounts, no database: what a keeper writes never leaves the browser. */
-export function createApp(dist: string): Express {
+/**
+ * Serves the built app. No accounts, no database: what a keeper writes never leaves the browser.
+ * @param dist the folder of the built app
+ * @param listening the host the server listens on: requests for other hosts are refused
+ */
+export function createApp(dist: string, listening = '127.0.0.1'): Express {
   const app = express()
   app.disable('x-powered-by')
   app.use(securityHeaders())
+  app.use((request, response, next) => {
+    if (isOwnHost(request.headers.host, listening)) return next()
+    response.status(421).type('text/plain').send('This server answers to its own names only.')
+  })
   app.use(compression())
   app.use(
     '/assets',
     // Their names carry a hash of their content.
     express.static(join(dist, 'assets'), { immutable: true, maxAge: YEAR_S * 1000, fallthrough: false, index: false }),
   )
+  // The document names its scripts relative to itself, for static hosts; here any screen's address may be asked for.
+  const sendDocument = async (response: Response) => {
+    const document = await readFile(join(dist, 'index.html'), 'utf8')
+    response.setHeader('Cache-Control', 'no-cache')
+    response.type('html').send(document.replace(/\b(src|href)="\.\//g, '$1="/'))
+  }
+  app.get('/index.html', (_request, response) => sendDocument(response))
   app.use(express.static(dist, { maxAge: 0, index: false }))
-  app.get('/{*page}', (request, response) => {
+  app.get('/{*page}', async (request, response) => {
     if (!request.accepts('html')) {
       response.status(404).type('text/plain').send('There is nothing here.')
       return
     }
-    response.setHeader('Cache-Control', 'no-cache')
-    response.sendFile(join(dist, 'index.html'))
+    await sendDocument(response)
   })
   const onError: ErrorRequestHandler = (error: { status?: number }, _request, response, _next) => {
     const status = error.status ?? 500

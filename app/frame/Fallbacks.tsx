@@ -1,5 +1,6 @@
 import { useRouteError } from 'react-router'
 import { styled } from 'styled-components'
+import { appBase } from './base.ts'
 import { ButtonLink } from '../look/buttons.ts'
 import { Small, Stack, Title } from '../look/text.ts'
 
@@ -35,7 +36,7 @@ export function SomethingBroke() {
         </p>
         <Small>{error instanceof Error ? error.message : String(error)}</Small>
         <div>
-          <ButtonLink href="/" onPress={() => window.location.assign('/')}>
+          <ButtonLink href="/" onPress={() => window.location.assign(appBase())}>
             Load Brinvo again
           </ButtonLink>
         </div>

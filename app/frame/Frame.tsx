@@ -1,6 +1,6 @@
 import { lazy, Suspense, useEffect, useRef, useState, type ReactNode } from 'react'
 import { RouterProvider as AriaRouter } from 'react-aria-components'
-import { NavigationType, Outlet, useLocation, useNavigate, useNavigationType } from 'react-router'
+import { NavigationType, Outlet, useHref, useLocation, useNavigate, useNavigationType } from 'react-router'
 import { styled } from 'styled-components'
 import { hasLiveRun } from '../../core/arrivals/live.ts'
 import { settingsOf } from '../../core/household/settings.ts'
@@ -81,7 +81,7 @@ export function Frame() {
   if (shown === null) return <Opening onRetry={() => window.location.reload()} />
   if (!shown.isChosen && pathname === '/')
     return (
-      <AriaRouter navigate={(path) => void navigate(path)}>
+      <AriaRouter navigate={(path) => void navigate(path)} useHref={useHref}>
         <Suspense fallback={<Loading />}>
           <Welcome onChoose={shown.show} />
         </Suspense>
@@ -103,7 +103,7 @@ export function Frame() {
       </Waiting>
     )
   return (
-    <AriaRouter navigate={(path) => void navigate(path)}>
+    <AriaRouter navigate={(path) => void navigate(path)} useHref={useHref}>
       <HouseholdProvider snapshot={opening.data}>
         <Inside
           notices={

@@ -1,4 +1,4 @@
-import { registerSW } from 'virtual:pwa-register'
+import { appBase } from './base.ts'
 
 /**
  * Lets the app open with the network off after its first load. Missing on plain http from another machine and in
@@ -6,9 +6,15 @@ import { registerSW } from 'virtual:pwa-register'
  */
 export function startOffline(): void {
   if (!('serviceWorker' in navigator) || import.meta.env.DEV) return
-  const update = registerSW({
-    immediate: true,
-    // A new version takes over on the next visit, never under a keeper's hands.
-    onNeedRefresh: () => window.addEventListener('pagehide', () => void update(false), { once: true }),
-  })
+  const base = appBase()
+  navigator.serviceWorker.register(new URL('sw.js', base), { scope: base.pathname }).then(
+    // A browser that blocks service workers may answer with none.
+    (registration: ServiceWorkerRegistration | undefined) => {
+      // A new version takes over on the next visit, never under a keeper's hands.
+      window.addEventListener('pagehide', () => registration?.waiting?.postMessage({ type: 'SKIP_WAITING' }), {
+        once: true,
+      })
+    },
+    (error: unknown) => console.warn('Brinvo cannot open offline here:', error),
+  )
 }

@@ -1,11 +1,12 @@
-import { createBrowserRouter } from 'react-router'
+import { createBrowserRouter, type RouteObject } from 'react-router'
 import { Ledger } from '../screens/ledger/Ledger.tsx'
+import { appBase } from './base.ts'
 import { Frame } from './Frame.tsx'
 import { NothingHere, SomethingBroke } from './Fallbacks.tsx'
 
 /** The ledger opens with the app; every other screen loads when it is opened. */
 export function createRoutes() {
-  return createBrowserRouter([
+  const routes: RouteObject[] = [
     {
       element: <Frame />,
       errorElement: <SomethingBroke />,
@@ -98,5 +99,6 @@ export function createRoutes() {
         { path: '*', element: <NothingHere /> },
       ],
     },
-  ])
+  ]
+  return createBrowserRouter(routes, { basename: appBase().pathname })
 }

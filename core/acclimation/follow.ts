@@ -23,6 +23,8 @@ export interface RunSetup {
   method: AcclimationMethod | null
   /** Figures of the bag that were guessed, and decide: on a way without mixing they are measured first. */
   guessed?: readonly ('salinityPsu' | 'temperatureC')[]
+  /** Whether the tank's salinity in `setting` was read since the run began: a matched tank then stands where it was read. */
+  isTankRead?: boolean
   /** Whether the way was chosen knowing that it does not come near enough. */
   isKnowing?: boolean
 }
@@ -277,9 +279,16 @@ export function follow(setup: RunSetup, happenings: readonly Happening[], now: n
   }
 }
 
-/** What the animal goes to: a tank that was matched has the bag's salinity. */
-export const targetOf = ({ setting, way }: Pick<RunSetup, 'setting' | 'way'>): Pick<Setting, 'tank' | 'bag'> =>
-  way === 'match-and-release'
+/**
+ * What the animal goes to: a tank that was matched has the salinity it was set to, where that was read, else that of the bag it
+ * was to be set to.
+ */
+export const targetOf = ({
+  setting,
+  way,
+  isTankRead = false,
+}: Pick<RunSetup, 'setting' | 'way' | 'isTankRead'>): Pick<Setting, 'tank' | 'bag'> =>
+  way === 'match-and-release' && !isTankRead
     ? { bag: setting.bag, tank: { ...setting.tank, salinityPsu: setting.bag.salinityPsu } }
     : setting
 

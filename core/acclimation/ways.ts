@@ -86,7 +86,7 @@ const horizonOf = ({ maxMinutes }: Limits) => Math.max(maxMinutes, Math.min(LONG
 /** A sudden change as a pace an hour: it falls within one window. */
 const paceOf = (psu: number) => (Math.abs(psu) * 60) / WINDOW_MINUTES
 
-function brokenBy(trial: Omit<Trial, 'method'>, moveAt: number, { limits, units }: Question): Broken[] {
+function brokenBy(trial: Omit<Trial, 'method'>, moveAt: number, { limits, units, setting }: Question): Broken[] {
   const broken: Broken[] = []
   const add = (what: Broken['what'], words: string) => broken.push({ what, words })
   if (!keepsPace(trial as Trial, limits))
@@ -97,7 +97,7 @@ function brokenBy(trial: Omit<Trial, 'method'>, moveAt: number, { limits, units 
   if (!keepsAmmonia(trial as Trial, limits))
     add(
       'free-ammonia',
-      `free ammonia reaches ${freeWords(trial.peakFree)} by minute ${trial.peakFreeAt}; the limit is ${freeWords(limits.maxFreeAmmoniaMgPerL)}`,
+      `free ammonia rises to ${freeWords(trial.peakFree)}, highest ${minutesWords(Math.max(0, trial.peakFreeAt - setting.float.minutes))} after opening; the limit is ${freeWords(limits.maxFreeAmmoniaMgPerL)}`,
     )
   if (trial.readyAt === null)
     for (const { what, by, within } of trial.off)

@@ -45,6 +45,15 @@ describe('the form of a plan', () => {
     expect(planBox(question!).containers).toHaveLength(1)
   })
 
+  test('the salinity that was announced is taken before a usual one', () => {
+    const { question, assumed } = readBagForm(
+      litres,
+      context({ animals: [{ id: 'orchid', name: 'Orchid', group: 'dottyback-basslet', sellerPsu: 26 }] }),
+    )
+    expect(question!.animals[0]!.bag.salinityPsu).toBe(26)
+    expect(assumed).toMatchObject({ 'orchid.salinityPsu': '26' })
+  })
+
   test('without hours or litres there is no plan, and it says which is needed', () => {
     expect(readBagForm({}, context({ hours: null }))).toMatchObject({
       question: null,

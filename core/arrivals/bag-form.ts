@@ -14,6 +14,8 @@ export interface Newcomer {
   id: string
   name: string
   group: string
+  /** Salinity the seller keeps it at, as it was announced, psu. */
+  sellerPsu?: number
 }
 
 /** Everything the form of a plan rests on. */
@@ -93,11 +95,14 @@ export function readBagForm(values: Values, context: BagContext): BagReading {
         : water[id].value,
     ]),
   ) as Record<WaterFigure, number | undefined>
-  const bags = animals.map(({ id, group }) => {
+  const bags = animals.map(({ id, group, sellerPsu }) => {
     const known = animalGroupById(group)
-    const taken = from
-      ? Object.fromEntries(BAG_FIGURES.map((one) => [one, from.water[one].value]))
-      : assumedBag(hours ?? 0, known?.kind ?? 'fish', tank.water)
+    const taken: Record<WaterFigure, number> = from
+      ? (Object.fromEntries(BAG_FIGURES.map((one) => [one, from.water[one].value])) as Record<WaterFigure, number>)
+      : {
+          ...assumedBag(hours ?? 0, known?.kind ?? 'fish', tank.water),
+          ...(sellerPsu !== undefined && { salinityPsu: sellerPsu }),
+        }
     return Object.fromEntries(BAG_FIGURES.map((one) => [one, figure(bagField(id, one), one, taken[one])])) as Record<
       WaterFigure,
       number | undefined

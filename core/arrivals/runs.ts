@@ -1,8 +1,11 @@
 import type { Happening, RunSetup } from '../acclimation/follow.ts'
 import { mindsSalinity } from '../acclimation/limits.ts'
 import type { ContentOf } from '../journal/entry.ts'
+import { tanAsN } from '../ammonia/basis.ts'
 import type { Journal } from '../journal/journal.ts'
+import { lastValue } from '../readings/latest.ts'
 import { MS_PER_MINUTE } from '../time/zone.ts'
+import { PARAMETER_OF, type WaterFigure } from './water.ts'
 
 type Start = ContentOf<'acclimation-start'>
 
@@ -57,6 +60,31 @@ function guessedOf({ assumed, limits, setting }: Start): ('salinityPsu' | 'tempe
   ]
 }
 
+/** A reading kept with the start of a run is of the tank as it stands for it. */
+const WITH_START_MS = MS_PER_MINUTE
+
+/** Whether the tank's salinity was read since a run began. */
+function isRead(journal: Journal, tankId: string, startedAt: number, until: number): boolean {
+  const last = lastValue(journal, tankId, 'salinity', until + 1)
+  return last !== null && last.at >= startedAt - WITH_START_MS
+}
+
+/** The tank's water as the run was planned with it, with what was read of it since the start. */
+function tankSince(
+  journal: Journal,
+  { setting, tankId }: Start,
+  startedAt: number,
+  until: number,
+): Start['setting']['tank'] {
+  const tank = { ...setting.tank }
+  for (const [figure, parameter] of Object.entries(PARAMETER_OF) as [WaterFigure, string][]) {
+    const last = lastValue(journal, tankId, parameter, until + 1)
+    if (last && last.at >= startedAt - WITH_START_MS)
+      tank[figure] = figure === 'tanMgPerL' ? tanAsN(last.line.content, last.value) : last.value
+  }
+  return tank
+}
+
 function describe(journal: Journal, id: string): Run | null {
   let start: Start | null = null
   let startedAt = 0
@@ -89,7 +117,8 @@ function describe(journal: Journal, id: string): Run | null {
       }
   }
   if (!start) return null
-  const { setting, limits, way, method = null } = start
+  const { limits, way, method = null } = start
+  const setting = { ...start.setting, tank: tankSince(journal, start, startedAt, ended?.at ?? Infinity) }
   // What is measured after a choice was not known at it.
   const isKnowing =
     (changed !== null || start.knowing !== undefined) &&
@@ -102,6 +131,7 @@ function describe(journal: Journal, id: string): Run | null {
       setting,
       limits,
       guessed: guessedOf(start),
+      isTankRead: isRead(journal, start.tankId, startedAt, ended?.at ?? Infinity),
       isKnowing,
       ...(changed ?? { way, method }),
     },
@@ -112,8 +142,14 @@ function describe(journal: Journal, id: string): Run | null {
 }
 
 /** A run; null when the journal holds none of that id. */
-export const runById = (journal: Journal, id: string): Run | null =>
-  journal.derive(`run:${id}`, [`run:${id}`], () => describe(journal, id))
+export function runById(journal: Journal, id: string): Run | null {
+  const start = journal
+    .about(`run:${id}`)
+    .find(({ content, struck }) => !struck && content.kind === 'acclimation-start')?.content as Start | undefined
+  return journal.derive(`run:${id}`, [`run:${id}`, ...(start ? [`tank:${start.tankId}` as const] : [])], () =>
+    describe(journal, id),
+  )
+}
 
 /** All runs, latest first. */
 export function runsOf(journal: Journal): Run[] {

@@ -1,3 +1,4 @@
+import { follow } from '../acclimation/follow.ts'
 import { planBox } from '../acclimation/together.ts'
 import { animalById } from '../household/animals.ts'
 import { tankById } from '../household/tanks.ts'
@@ -172,5 +173,21 @@ describe('a run begun from the form of a plan', () => {
     // Of those left behind all but one die: two more cannot go.
     it.on(2, '09:00', 'death', { animalId: 'shrimp', tankId: 'hall', count: 2 })
     expect(release().find(({ kind }) => kind === 'move')).toMatchObject({ count: 1 })
+  })
+})
+
+describe('a tank that is read during a run', () => {
+  test('stands as it was read: the run goes on with that, and not with what the plan had', () => {
+    const it = begin(LITRES)
+    const run = it.start(0)
+    expect(run.setup.setting.tank.salinityPsu).toBe(33)
+    it.read(1, '10:50', 'side', 'salinity', 26)
+    const after = runById(it.journal, run.id)!
+    expect(after.setup.setting.tank).toMatchObject({ salinityPsu: 26, temperatureC: 25 })
+    expect(after.setup.isTankRead).toBe(true)
+    const opened = { kind: 'opened' as const, minute: 15 }
+    const ends = (one: typeof run) =>
+      follow(one.setup, [opened, { kind: 'drip', minute: 15, mlPerMinute: 40 }], 120).now.salinityPsu
+    expect(ends(after)).toBeLessThan(ends(run) - 1)
   })
 })

@@ -16,7 +16,8 @@ export interface Figure {
 export type WaterFigure = 'temperatureC' | 'salinityPsu' | 'pH' | 'alkalinityDkh' | 'tanMgPerL'
 export type TankWater = Record<WaterFigure, Figure>
 
-const PARAMETER_OF: Record<WaterFigure, string> = {
+/** The parameter of the catalogue that each figure of a water is read as. */
+export const PARAMETER_OF: Record<WaterFigure, string> = {
   temperatureC: 'temp',
   salinityPsu: 'salinity',
   pH: 'ph',

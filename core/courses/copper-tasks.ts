@@ -17,7 +17,7 @@ import type { Watched } from './copper-signs.ts'
 import type { Observation } from './observation.ts'
 import { dilute, doseToward } from './planned-dose.ts'
 import { asItStands } from '../schedule/task.ts'
-import { byUrgency, type CourseTask } from './tasks.ts'
+import { byKindAndUrgency, type CourseTask } from './tasks.ts'
 
 export interface TaskInput {
   journal: Journal
@@ -402,5 +402,5 @@ export function copperTasks(input: TaskInput, horizon: Day): CourseTask[] {
   return drafts
     .filter(({ kind, best }) => (kind !== 'read' && kind !== 'ammonia') || best <= until)
     .flatMap((draft) => asItStands(journal, draft, facts.now) ?? [])
-    .sort(byUrgency)
+    .sort(byKindAndUrgency)
 }

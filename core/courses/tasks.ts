@@ -1,4 +1,4 @@
-import type { Standing } from '../schedule/task.ts'
+import { byUrgency, type Standing } from '../schedule/task.ts'
 import type { PlannedChange, PlannedDose } from './planned-dose.ts'
 
 export type TaskKind =
@@ -21,7 +21,6 @@ export interface CourseTask extends Standing {
   waitsFor?: readonly string[]
 }
 
-const RANK = { late: 0, due: 1, ahead: 2 }
 /** What is dosed before what is read before what is watched, when both are due. */
 const KIND_RANK: Record<TaskKind, number> = {
   dilute: 0,
@@ -37,6 +36,7 @@ const KIND_RANK: Record<TaskKind, number> = {
 }
 
 /** Late first, then due, then ahead; within each what is due sooner. */
-export const byUrgency = (a: CourseTask, b: CourseTask): number =>
-  RANK[a.state] - RANK[b.state] ||
-  (a.state === 'ahead' ? a.best - b.best : KIND_RANK[a.kind] - KIND_RANK[b.kind] || a.best - b.best)
+export const byKindAndUrgency = (a: CourseTask, b: CourseTask): number =>
+  a.state === b.state && a.state !== 'ahead'
+    ? KIND_RANK[a.kind] - KIND_RANK[b.kind] || a.best - b.best
+    : byUrgency(a, b)

@@ -15,6 +15,15 @@ export interface Standing extends TaskWindow {
   postponed: boolean
 }
 
+/** How pressing something is. */
+export type Urgency = Pick<Standing, 'state' | 'best'>
+
+const URGENCY_RANK = { late: 0, due: 1, ahead: 2 }
+
+/** Late first, then due, then ahead; within each what should have been done sooner. */
+export const byUrgency = (a: Urgency, b: Urgency): number =>
+  URGENCY_RANK[a.state] - URGENCY_RANK[b.state] || a.best - b.best
+
 /** What was said of an occasion of a task. */
 export interface TaskWord {
   state: 'done' | 'skipped' | 'postponed'

@@ -1,9 +1,12 @@
 import { useMemo, useState } from 'react'
-import type { Followed } from '../../../core/acclimation/follow.ts'
+import { targetOf, type Followed } from '../../../core/acclimation/follow.ts'
 import type { BoxQuestion } from '../../../core/acclimation/together.ts'
 import type { Way } from '../../../core/acclimation/ways.ts'
 import { runLabel, type Run } from '../../../core/arrivals/runs.ts'
 import { WAY_NAMES } from '../../../core/arrivals/step-words.ts'
+import { psuWords } from '../../../core/acclimation/words.ts'
+import { matchingSwap, swapContent } from '../../../core/arrivals/matching.ts'
+import { changeVolume, quantityText } from '../../../core/words/quantities.ts'
 import { canBeMatched } from '../../../core/arrivals/water-checks.ts'
 import { tankById } from '../../../core/household/tanks.ts'
 import type { Content } from '../../../core/journal/entry.ts'
@@ -32,6 +35,8 @@ function WaysFromHere({ run, followed }: { run: Run; followed: Followed }) {
   const { journal, settings } = useHousehold()
   const { keep, busy, unkept } = useKeeping()
   const { setting, limits } = run.setup
+  // The tank as it stands: as it was read since the start, or as it was matched.
+  const target = targetOf(run.setup)
   const tank = tankById(journal, run.start.tankId)
   const question = useMemo((): BoxQuestion => {
     const { now } = followed
@@ -54,7 +59,7 @@ function WaysFromHere({ run, followed }: { run: Run; followed: Followed }) {
           limits: { ...limits, maxMinutes: left },
         },
       ],
-      tank: setting.tank,
+      tank: target.tank,
       container: { ...setting.container, capacityL: Math.max(setting.container.capacityL, now.volumeL) },
       room: setting.room,
       float: { minutes: 0 },
@@ -101,6 +106,9 @@ function WaysFromHere({ run, followed }: { run: Run; followed: Followed }) {
                       {way.method && <Figure $size={20}>{figure}</Figure>}{' '}
                       <Quiet>{way.method ? how.replace(/at minute (\d+)$/, 'in $1 minutes') : 'across now'}</Quiet>
                     </div>
+                    {way.kind === 'match-and-release' && (
+                      <SwapFirst run={run} tankPsu={target.tank} toPsu={followed.now.salinityPsu} />
+                    )}
                     {way.broken.slice(0, 2).map(({ words }) => (
                       <Small key={words} style={{ color: 'var(--act)' }}>
                         {words}
@@ -122,5 +130,32 @@ function WaysFromHere({ run, followed }: { run: Run; followed: Followed }) {
         {unkept && <UnkeptNote unkept={unkept} />}
       </Stack>
     </section>
+  )
+}
+
+/** What brings the tank to the water the animal is in now, before it goes across. */
+function SwapFirst({ run, tankPsu, toPsu }: { run: Run; tankPsu: Parameters<typeof matchingSwap>[1]; toPsu: number }) {
+  const { journal, settings } = useHousehold()
+  const { keep, busy, unkept } = useKeeping()
+  const tank = tankById(journal, run.start.tankId)
+  const swap = tank ? matchingSwap(tank.volume?.netL ?? null, tankPsu, toPsu) : null
+  if (!tank || !swap) return null
+  if (swap.withWhat === 'salt')
+    return (
+      <Small>
+        first raise {tank.name} by {psuWords(swap.apart, settings.units)} with mixed salt water
+      </Small>
+    )
+  const litres = quantityText(changeVolume(swap.litres, settings.units))
+  return (
+    <>
+      <Small>
+        first swap <strong>{litres}</strong> of {tank.name} for fresh water of its warmth, then measure it
+      </Small>
+      <PlainButton onPress={() => void keep([swapContent(tank.id, swap.litres, thisInstant())])} isDisabled={busy}>
+        log the swap of {litres}
+      </PlainButton>
+      {unkept && <UnkeptNote unkept={unkept} />}
+    </>
   )
 }

@@ -96,6 +96,7 @@ function TankPlan({ box, tankId }: { box: Box; tankId: string }) {
           id: animal.expectedId,
           name: newcomerName(animal),
           group: animalGroupById(animal.group) ? animal.group : 'marine-fish',
+          ...(animal.sellerPsu !== undefined && { sellerPsu: animal.sellerPsu }),
         })),
         tank,
         water: waterOfTank(journal, tank, now),

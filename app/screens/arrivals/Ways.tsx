@@ -288,9 +288,11 @@ function WaitWords({
   const all = [...way.points, ...way.beyond]
   const stands = all.find(({ minute }) => minute >= floated + wait)
   const passed = all.find(({ minute, freeAmmoniaMgPerL }) => minute > floated && freeAmmoniaMgPerL > limit)
-  const over = passed
-    ? `The limit of ${limit} mg/L is passed ${Math.round(passed.minute - floated)} minutes after opening.`
-    : `The limit of ${limit} mg/L is not passed in the minutes shown.`
+  const over = !passed
+    ? `The limit of ${limit} mg/L is not passed in the minutes shown.`
+    : passed.minute > way.moveAt
+      ? `Up to the move the limit of ${limit} mg/L is kept; left standing after it, it would be passed ${Math.round(passed.minute - floated)} minutes after opening.`
+      : `The limit of ${limit} mg/L is passed ${Math.round(passed.minute - floated)} minutes after opening.`
   return (
     <p role="status">
       <strong>What if the opened bag stands?</strong>{' '}

@@ -27,6 +27,9 @@ import { dayAs } from '../../../core/time/words.ts'
 import { ColumnHead } from './ColumnHead.tsx'
 import { columnsOf, PHONE_RULER, phoneColumn, RULER, type Column } from './columns.ts'
 import { DayRow } from './DayRow.tsx'
+import { countsByTank, dueInHousehold } from './due.ts'
+import { DueList } from './DueList.tsx'
+import { LateBar } from './LateBar.tsx'
 import { cellId, GridActionsContext, type CellPlace } from './GridCell.tsx'
 import { useBeside } from './opened.ts'
 import { ArrivalsContext, PlansContext } from './plans.ts'
@@ -121,15 +124,16 @@ function useColumns(
   isPhone: boolean,
   phoneTank: string | null,
   endOfToday: number,
+  waiting: ReadonlySet<string>,
 ): { columns: Column[]; unfold: (tankId: string) => void } {
   const { journal, revision } = useHousehold()
   const [opened, setOpened] = useState<ReadonlySet<string>>(new Set())
   const columns = useMemo(() => {
-    if (!isPhone) return columnsOf(journal, room, opened, endOfToday)
+    if (!isPhone) return columnsOf(journal, room, opened, endOfToday, waiting)
     const tanks = tanksOf(journal)
     return [phoneColumn(journal, tanks.find(({ id }) => id === phoneTank) ?? tanks[0]!, room)]
     // eslint-disable-next-line react-hooks/exhaustive-deps -- the revision says when the journal has grown
-  }, [journal, revision, room, opened, isPhone, phoneTank, endOfToday])
+  }, [journal, revision, room, opened, isPhone, phoneTank, endOfToday, waiting])
   const unfold = useCallback((tankId: string) => setOpened((before) => new Set([...before, tankId])), [])
   return { columns, unfold }
 }
@@ -148,7 +152,16 @@ function LedgerGrid() {
   const { threads } = threadsOf(journal)
   const { clock } = settings
   const today = clock.dayOf(now)
-  const { columns, unfold } = useColumns(room, isPhone, phoneTank, clock.instantAt(today + 1))
+  const household = useMemo(
+    () => dueInHousehold(journal, plans, arriving, today, clock),
+    [journal, plans, arriving, today, clock],
+  )
+  const waitingIn = [...countsByTank(household).keys()].sort().join(' ')
+  // Told by its words, so that a task done elsewhere does not lay the columns out anew.
+  const waiting = useMemo(() => new Set(waitingIn.split(' ')), [waitingIn])
+  const { columns, unfold } = useColumns(room, isPhone, phoneTank, clock.instantAt(today + 1), waiting)
+  const isDueShown = isPhone && phoneTank === null
+  const lateHere = household.filter(({ urgency }) => urgency.state === 'late')
   const start = firstDay(journal, clock, today)
   const count = today - start + 1 + DAYS_AHEAD
   const todayIndex = today - start
@@ -224,8 +237,16 @@ function LedgerGrid() {
             <h1 className="visually-hidden">Ledger</h1>
             {!(isPhone && beside) && (
               <Left>
-                {isPhone && <TankTabs shown={columns[0]!.tank.id} onShow={setPhoneTank} />}
+                {isPhone && <TankTabs shown={phoneTank} due={household} onShow={setPhoneTank} />}
+                {!isPhone && lateHere.length > 0 && width > room && (
+                  <LateBar
+                    late={lateHere}
+                    onGo={(tankId) => goTo({ day: today, column: columns.findIndex(({ tank }) => tank.id === tankId) })}
+                  />
+                )}
+                {isDueShown && <DueList due={household} />}
                 <Scroller
+                  hidden={isDueShown}
                   ref={scroller}
                   role="grid"
                   aria-label="Ledger"

@@ -35,12 +35,14 @@ export const isIdle = (journal: Journal, tank: Tank): boolean => residentsOf(jou
  * @param room   px there are for columns
  * @param opened idle tanks the keeper has unfolded
  * @param endOfToday a tank whose box is due by then is not idle
+ * @param waiting tanks in which something is due: they are not folded either
  */
 export function columnsOf(
   journal: Journal,
   room: number,
   opened: ReadonlySet<string>,
   endOfToday = -Infinity,
+  waiting: ReadonlySet<string> = new Set(),
 ): Column[] {
   const { lanes } = threadsOf(journal)
   const tanks = tanksOf(journal)
@@ -51,6 +53,7 @@ export function columnsOf(
     busy.length > 0 &&
     idle.includes(tank) &&
     !opened.has(tank.id) &&
+    !waiting.has(tank.id) &&
     awaitedBy(journal, tank.id, endOfToday).length === 0
   const ordered = [...busy, ...idle]
   const foldedCount = ordered.filter(folds).length

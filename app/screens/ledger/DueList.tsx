@@ -1,0 +1,66 @@
+import { styled } from 'styled-components'
+import { ArrivalTaskCard } from '../../arrivals/ArrivalTaskCard.tsx'
+import { TaskCard } from '../../courses/TaskCard.tsx'
+import { plural } from '../../../core/words/numbers.ts'
+import type { DueSomewhere } from './due.ts'
+import { useBeside } from './opened.ts'
+
+const Scroller = styled.div`
+  flex: 1;
+  min-height: 0;
+  overflow: auto;
+  background: var(--sheet);
+  padding: 4px 16px 24px;
+`
+
+const Item = styled.section`
+  padding: 14px 0;
+  border-bottom: 1px solid var(--rule);
+`
+
+const Where = styled.div`
+  font-size: 14.5px;
+  font-weight: 700;
+  letter-spacing: 0.01em;
+  color: var(--second);
+  margin-bottom: 2px;
+`
+
+const Nothing = styled.p`
+  padding: 28px 0;
+  font-size: 18px;
+`
+
+/** What is due in the whole household, late first: what a keeper with wet hands opens the phone for. */
+export function DueList({ due }: { due: readonly DueSomewhere[] }) {
+  const [, openBeside] = useBeside()
+  const late = due.filter(({ urgency }) => urgency.state === 'late').length
+  return (
+    <Scroller aria-label="Due in the household" role="region">
+      <h2 className="visually-hidden">
+        {plural(due.length, 'task')} due today, {late} late
+      </h2>
+      {due.length === 0 && <Nothing>Nothing is due in the household.</Nothing>}
+      {due.map((one, i) => (
+        <Item key={one.task.id}>
+          <Where>{one.tank.name}</Where>
+          {one.of === 'course' ? (
+            <TaskCard
+              plan={one.plan}
+              task={one.task}
+              next={i === 0}
+              heading="h3"
+              onForm={(form) => openBeside({ show: 'form', form, tankId: one.tank.id, day: null })}
+            />
+          ) : (
+            <ArrivalTaskCard
+              task={one.task}
+              next={i === 0}
+              onSeen={() => openBeside({ show: 'form', form: 'sighting', tankId: one.tank.id, day: null })}
+            />
+          )}
+        </Item>
+      ))}
+    </Scroller>
+  )
+}
