@@ -2,9 +2,10 @@ import { Link } from 'react-aria-components'
 import { useLocation } from 'react-router'
 import { useMemo } from 'react'
 import { styled } from 'styled-components'
-import { runNow } from '../../core/arrivals/run-now.ts'
+import { isForgotten, runNow } from '../../core/arrivals/run-now.ts'
 import { instantOf, liveRuns, runLabel, type Run } from '../../core/arrivals/runs.ts'
 import { stepWords } from '../../core/arrivals/step-words.ts'
+import { momentBeside } from '../../core/time/words.ts'
 import { thisInstant } from '../frame/now.tsx'
 import { useHousehold } from '../journal/provider.tsx'
 import { useRing } from './useRing.ts'
@@ -46,16 +47,24 @@ export function RunBar() {
 }
 
 function Running({ run }: { run: Run }) {
+  const { settings } = useHousehold()
   const now = useSecond()
   const tick = Math.floor(now / 10_000)
   // eslint-disable-next-line react-hooks/exhaustive-deps -- every ten seconds; the clock runs on by the second
   const { next } = useMemo(() => runNow(run, thisInstant()), [run, tick])
   const left = Math.round((instantOf(run, next.minute) - now) / 1000)
-  const isDue = left <= 0
+  const isLost = isForgotten(run, now)
+  const isDue = left <= 0 && !isLost
   useRing(isDue ? `${run.id} ${next.kind} ${run.happenings.length}` : null)
   const { figure } = stepWords(next, run.setup.method)
   const two = (value: number) => String(value).padStart(2, '0')
   const span = Math.abs(left)
+  if (isLost)
+    return (
+      <Link href={`/arrivals/run/${run.id}`}>
+        {runLabel(run)}: never ended, since {momentBeside(run.startedAt, now, settings.clock)}
+      </Link>
+    )
   return (
     <Link href={`/arrivals/run/${run.id}`} data-due={isDue}>
       {runLabel(run)}: {figure}, {isDue ? 'due' : 'in'} {two(Math.floor(span / 60))}:{two(span % 60)}

@@ -20,3 +20,9 @@ test('a calendar reads it: an event that rings at each moment, in UTC', () => {
   expect(text).toContain('DTSTART:20261125T105500Z')
   expect(new Set(events.map((component) => component.getFirstPropertyValue('uid'))).size).toBe(2)
 })
+
+test('no text of it breaks a line, whatever an animal is called', () => {
+  const text = calendarOf([{ at: 0, title: 'Open\rBEGIN:VEVENT' }], 'Or\r\nchid\u2028', 0)
+  expect(text.replaceAll('\r\n', '')).not.toMatch(/[\r\n\u2028]/)
+  expect(new ICAL.Component(ICAL.parse(text) as unknown[]).getAllSubcomponents('vevent')).toHaveLength(1)
+})

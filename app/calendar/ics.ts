@@ -1,5 +1,9 @@
 import ICAL from 'ical.js'
+import { withoutDirectionMarks } from '../../core/words/isolated.ts'
 import type { Alarm } from '../../core/arrivals/alarms.ts'
+
+/** A text in one line: a bare carriage return would end a line of the file for some calendars. */
+const oneLine = (text: string): string => withoutDirectionMarks(text).replace(/[\r\n\u0085\u2028\u2029]+/g, ' ')
 
 /** A calendar file with an event that rings at each moment; times in UTC, so that any calendar reads them alike. */
 export function calendarOf(alarms: readonly Alarm[], name: string, made: number): string {
@@ -12,10 +16,10 @@ export function calendarOf(alarms: readonly Alarm[], name: string, made: number)
     event.updatePropertyWithValue('uid', `${Math.round(at)}-${i}@brinvo`)
     event.updatePropertyWithValue('dtstamp', time(made))
     event.updatePropertyWithValue('dtstart', time(at))
-    event.updatePropertyWithValue('summary', `${title} (${name})`)
+    event.updatePropertyWithValue('summary', oneLine(`${title} (${name})`))
     const alarm = new ICAL.Component('valarm')
     alarm.updatePropertyWithValue('action', 'DISPLAY')
-    alarm.updatePropertyWithValue('description', title)
+    alarm.updatePropertyWithValue('description', oneLine(title))
     alarm.updatePropertyWithValue('trigger', ICAL.Duration.fromSeconds(0))
     event.addSubcomponent(alarm)
     calendar.addSubcomponent(event)

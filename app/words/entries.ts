@@ -9,6 +9,7 @@ import { courseName } from '../../core/courses/names.ts'
 import { productById } from '../../core/household/shelf.ts'
 import { tankById } from '../../core/household/tanks.ts'
 import type { Content, ContentOf } from '../../core/journal/entry.ts'
+import { isolated } from '../../core/words/isolated.ts'
 import type { Journal } from '../../core/journal/journal.ts'
 import { capital, figures, listed } from '../../core/words/numbers.ts'
 import {
@@ -84,7 +85,7 @@ export function animalName(journal: Journal, id: string): string {
 
 /** What an animal is called before it has come: its name, else how many of which species. */
 export const newcomerName = ({ name, species, count }: { name?: string; species: string; count: number }): string =>
-  name ?? (count > 1 ? `${count} ${species}` : species)
+  isolated(name ?? (count > 1 ? `${count} ${species}` : species))
 
 /** How a dosed thing is called: the shelf's own word, else the ingredient. */
 export function doseName(journal: Journal, dose: Pick<ContentOf<'dose'>, 'productId' | 'ingredient'>): string {

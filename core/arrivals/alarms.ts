@@ -1,6 +1,6 @@
 import { follow, type NextStep } from '../acclimation/follow.ts'
 import { MS_PER_MINUTE } from '../time/zone.ts'
-import { runNow } from './run-now.ts'
+import { isForgotten, runNow } from './run-now.ts'
 import { instantOf, minuteOf, type Run } from './runs.ts'
 import { stepWords } from './step-words.ts'
 
@@ -19,6 +19,7 @@ const MOST = 40
  */
 export function alarmsOf(run: Run, now: number): Alarm[] {
   const alarms: Alarm[] = []
+  if (isForgotten(run, now)) return alarms
   const happenings = [...run.happenings]
   let minute = minuteOf(run, now)
   let { next } = runNow(run, now)

@@ -148,3 +148,15 @@ test('across at once and only too cold: warmth is what helps, not another way of
     /^Not near enough: temperature [\d.]+ °C under .*An opened bag is not floated: warm packs/,
   )
 })
+
+test('a run that nobody ended for ninety days is followed for one, and says that it was never ended', () => {
+  const it = home()
+  it.start('run')
+  it.event('run', 15, { event: 'opened' })
+  it.event('run', 20, { event: 'drip', mlPerMinute: 30 })
+  const run = runById(it.journal, 'run')!
+  const now = it.ms(91, '10:50')
+  const followed = runNow(run, now)
+  expect(followed.past.length).toBeLessThan(2000)
+  expect(runWarnings(run, followed, now, it.settings).map(({ id }) => id)).toEqual(['forgotten'])
+})

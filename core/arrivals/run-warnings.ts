@@ -2,7 +2,8 @@ import type { WordUnits } from '../acclimation/acclimation.schema.ts'
 import { targetOf, type Followed } from '../acclimation/follow.ts'
 import { offBy } from '../acclimation/trials.ts'
 import { degreesWords, freeWords, minutesWords, psuWords } from '../acclimation/words.ts'
-import { timeOf } from '../time/words.ts'
+import { momentBeside, timeOf } from '../time/words.ts'
+import { isForgotten } from './run-now.ts'
 import type { Settings } from '../household/settings.ts'
 import { offWords } from './release.ts'
 import { instantOf, minuteOf, type Run } from './runs.ts'
@@ -41,6 +42,14 @@ export function runWarnings(
   const warnings: RunWarning[] = []
   const add = (id: string, tone: RunWarning['tone'], text: string, isWayWrong = false) =>
     warnings.push({ id, tone, text, isWayWrong })
+  if (isForgotten(run, now)) {
+    add(
+      'forgotten',
+      'act',
+      `This acclimation was begun ${momentBeside(run.startedAt, now, clock)} and never ended. Where it ended long ago, end it: released, or stopped.`,
+    )
+    return warnings
+  }
   if (openedAt === null) return warnings
   const limit = limits.maxFreeAmmoniaMgPerL
   const minute = minuteOf(run, now)

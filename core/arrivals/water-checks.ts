@@ -37,8 +37,8 @@ export function cycled(asking: Asking): PreparationDraft {
     by,
     mend: 'readings',
   })
-  const total = lastValue(journal, tank.id, 'tan')
-  const card = readingsOf(journal, tank.id, 'nh3').at(-1)
+  const total = lastValue(journal, tank.id, 'tan', now + 1)
+  const card = readingsOf(journal, tank.id, 'nh3').findLast(({ at }) => at <= now)
   const isFresh = (at: number) => now - at <= FRESH_MS
   const hasTotal = total !== null && isFresh(total.at)
   if (!hasTotal && !(card && isFresh(card.at)))
@@ -99,7 +99,7 @@ export function salinity(asking: Asking): PreparationDraft | null {
   if (tank.water === 'freshwater') return null
   const title = 'Salinity set to meet the bag'
   const by = eveningBefore(asking)
-  const last = lastValue(journal, tank.id, 'salinity')
+  const last = lastValue(journal, tank.id, 'salinity', now + 1)
   if (!last || now - last.at > FRESH_MS)
     return { id: 'salinity', state: 'missing', title, words: 'Not read in the last three days.', by, mend: 'readings' }
   const when = momentBeside(last.at, now, settings.clock)
@@ -159,7 +159,7 @@ export function heater(asking: Asking): PreparationDraft {
     `${typedFigure('temperatureC', celsius, settings.units)} ${figureUnit('temperatureC', settings.units)}`
   const title = 'Heater, and warmth that stays'
   const runs = equipmentOf(journal, tank.id).some(({ item, running }) => item === 'heater' && running)
-  const last = lastValue(journal, tank.id, 'temp')
+  const last = lastValue(journal, tank.id, 'temp', now + 1)
   const by = eveningBefore(asking)
   if (!runs)
     return { id: 'heater', state: 'missing', title, words: 'No heater is on record as running here.', by, mend: 'tank' }
@@ -231,7 +231,7 @@ export function tests(asking: Asking): PreparationDraft {
 }
 
 /** Copper in the water kills every invertebrate; nothing else on the list matters then. */
-export function copper({ journal, tank, animals }: Asking): PreparationDraft | null {
+export function copper({ journal, tank, animals, now }: Asking): PreparationDraft | null {
   if (!animals.some((animal) => kindOf(animal) !== 'fish')) return null
   const title = 'No copper for invertebrates'
   const never = (words: string): PreparationDraft => ({
@@ -248,7 +248,7 @@ export function copper({ journal, tank, animals }: Asking): PreparationDraft | n
   const dosed = journal
     .about(`water:${tank.id}`)
     .findLast(({ content, struck }) => !struck && content.kind === 'dose' && isCopper(content.ingredient))
-  const read = lastValue(journal, tank.id, 'copper')
+  const read = lastValue(journal, tank.id, 'copper', now + 1)
   if (read && (!dosed || read.at > dosed.at))
     return read.value > NO_COPPER
       ? never(`Copper was read at ${read.value.toFixed(2)} mg/L here.`)

@@ -30,7 +30,7 @@ export const STALE_DAYS = 14
 /** A tank's water by its latest readings; what was not read lately is assumed, and says so. */
 export function waterOfTank(journal: Journal, tank: Tank, now: number): TankWater {
   const figure = (of: WaterFigure): Figure => {
-    const last = lastValue(journal, tank.id, PARAMETER_OF[of])
+    const last = lastValue(journal, tank.id, PARAMETER_OF[of], now + 1)
     if (last && now - last.at <= STALE_DAYS * MS_PER_DAY)
       return { value: of === 'tanMgPerL' ? tanAsN(last.line.content, last.value) : last.value, readAt: last.at }
     return { value: of === 'tanMgPerL' ? 0 : ASSUMED_TANK[tank.water][of], readAt: null }

@@ -1,5 +1,6 @@
 import type { ContentOf } from '../journal/entry.ts'
 import type { Journal, Line } from '../journal/journal.ts'
+import { isolated } from '../words/isolated.ts'
 import type { Subject } from '../journal/subjects.ts'
 
 /** A time an animal, or a group counted as one, spent in one tank. */
@@ -82,8 +83,8 @@ function describe(journal: Journal, id: string): Animal | null {
       if (start)
         animal = {
           id,
-          name: start.name ?? null,
-          species: start.species,
+          name: start.name === undefined ? null : isolated(start.name),
+          species: isolated(start.species),
           group: start.group,
           count: start.count,
           arrivedAt: start.at,
@@ -96,8 +97,8 @@ function describe(journal: Journal, id: string): Animal | null {
     }
     if (content.kind === 'animal-change' && content.animalId === id) {
       const { name, species, group } = content.changes
-      if (name !== undefined) animal.name = name
-      if (species !== undefined) animal.species = species
+      if (name !== undefined) animal.name = isolated(name)
+      if (species !== undefined) animal.species = isolated(species)
       if (group !== undefined) animal.group = group
     }
     if (animal.end) continue

@@ -203,3 +203,14 @@ test('the settings are those last set, and none before that', () => {
   journal.add([settings('Europe/Lisbon', 3), settings('Asia/Kathmandu', 2)])
   expect(settingsOf(journal)?.timeZone).toBe('Europe/Lisbon')
 })
+
+test('a name cannot turn the figures beside it round', () => {
+  const { journal } = household(
+    { ...bareTank('q', 'Quar\u202e12.5'), kind: 'tank-setup' } as Content,
+    arrival('a', 'q', 1, 1, '\u202eNeedle'),
+    arrival('b', 'q', 1, 1, 'سمكة'),
+  )
+  expect(tankById(journal, 'q')!.name).toBe('Quar12.5')
+  expect(animalById(journal, 'a')!.name).toBe('Needle')
+  expect(animalById(journal, 'b')!.name).toBe('\u2068سمكة\u2069')
+})

@@ -2,6 +2,7 @@ import type { Product } from '../dosing/product.schema.ts'
 import { amountUnit, mgPerUnit } from '../dosing/product.ts'
 import type { AmountUnit } from '../dosing/product.schema.ts'
 import type { ContentOf } from '../journal/entry.ts'
+import { isolated } from '../words/isolated.ts'
 import { changed } from './changed.ts'
 import type { Journal } from '../journal/journal.ts'
 
@@ -39,7 +40,7 @@ function describe(journal: Journal, id: string): ShelfProduct | null {
   return (
     setup && {
       id,
-      name: setup.name,
+      name: isolated(setup.name),
       ingredient: setup.ingredient,
       strength: setup.strength,
       unit: amountUnit(setup.strength),

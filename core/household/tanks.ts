@@ -1,5 +1,6 @@
 import type { BandProfileId, Water } from '../catalogue/parameter.types.ts'
 import type { ContentOf } from '../journal/entry.ts'
+import { isolated } from '../words/isolated.ts'
 import { changed } from './changed.ts'
 import type { Journal, Line } from '../journal/journal.ts'
 import { tankVolume } from '../volume/volume.ts'
@@ -57,7 +58,7 @@ function describe(id: string, lines: readonly Line[]): Tank | null {
   const volume = sheet && tankVolume(sheet)
   return {
     id,
-    name: setup.name,
+    name: isolated(setup.name),
     short: setup.short ?? shortOf(setup.name),
     hasOwnShort: setup.short !== undefined,
     water: setup.water,
@@ -152,7 +153,7 @@ export function kitsOf(journal: Journal): Kit[] {
     const kits = new Map<string, Kit>()
     for (const { content } of journal.ofKind('kit-setup')) {
       const { kind: _kind, happened: _happened, note: _note, kitId, ...properties } = content
-      kits.set(kitId, { id: kitId, ...properties })
+      kits.set(kitId, { id: kitId, ...properties, name: isolated(properties.name) })
     }
     for (const { content } of journal.ofKind('kit-change')) {
       const kit = kits.get(content.kitId)

@@ -1,6 +1,7 @@
 import { animalLabel, animalsOf, tankOfAnimal, type Animal } from '../household/animals.ts'
 import { tanksOf, type Tank } from '../household/tanks.ts'
 import type { Journal } from '../journal/journal.ts'
+import { withoutDirectionMarks } from '../words/isolated.ts'
 import { replaceToken, type Token } from './tokens.ts'
 import { choose, type Choice, type Stop } from './types.ts'
 
@@ -18,7 +19,7 @@ export interface Candidate {
 }
 
 const wordsOf = (text: string): string[] =>
-  text
+  withoutDirectionMarks(text)
     .toLowerCase()
     .split(/[\s-]+/)
     .filter(Boolean)
@@ -42,7 +43,7 @@ export function candidatesOf(journal: Journal): Candidate[] {
         // A short name that was only derived from the name is a word of it like the others: "reef" may be two tanks.
         names: [wordsOf(tank.name), ...(tank.hasOwnShort ? [[tank.short.toLowerCase()]] : [])],
         words: [...new Set([tank.short.toLowerCase(), ...wordsOf(tank.name)])],
-        plain: tank.name.toLowerCase(),
+        plain: withoutDirectionMarks(tank.name).toLowerCase(),
       }))
       const animals = animalsOf(journal)
         .filter((animal) => tankOfAnimal(animal) !== null)
@@ -54,7 +55,7 @@ export function candidatesOf(journal: Journal): Candidate[] {
             named: { kind: 'animal', animal, label },
             names,
             words: [...new Set(names.flat())],
-            plain: (animal.name ?? animal.species).toLowerCase(),
+            plain: withoutDirectionMarks(animal.name ?? animal.species).toLowerCase(),
           }
         })
       return [...tanks, ...animals]

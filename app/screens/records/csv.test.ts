@@ -31,8 +31,26 @@ test('a line a reading, in local time, with what was below a limit said as such'
   ])
 })
 
-test.each(['=HYPERLINK("x")', '+1', '-1', '@SUM(A1)', '\t=1', '\r=1'])('no cell starts a formula: %j', (name) => {
-  const rows = Papa.parse<string[]>(csvOf(bareTank('q', name), { ...copper('q', 0, 2.1), note: name }).trim()).data
-  for (const cell of rows.flat()) expect(cell).not.toMatch(/^[=+\-@\t\r]/)
-  expect(rows[1]![2]).toContain(name)
+test.each(['=HYPERLINK("x")', '+1', '-1', '@SUM(A1)', '\t=1', '\r=1', 'x\n=1', 'x\u2028@A1', '＝1+1'])(
+  'no cell starts a formula: %j',
+  (name) => {
+    const rows = Papa.parse<string[]>(csvOf(bareTank('q', name), { ...copper('q', 0, 2.1), note: name }).trim()).data
+    for (const cell of rows.flat().flatMap((cell) => cell.split(/[\r\n\u2028]/)))
+      expect(cell).not.toMatch(/^\s*[=+\-@＝＋－＠]/)
+    expect(rows[1]![2]).toContain(name.trim().slice(-2))
+  },
+)
+
+test('a value that was converted has the digits that were meant', () => {
+  const reading = (value: number): Content => ({
+    kind: 'reading',
+    happened: '2026-07-02T20:00:00Z',
+    tankId: 'q',
+    parameter: 'temp',
+    result: { kind: 'value', value },
+    unit: '°C',
+    uncertainty: 0.30000000000000004,
+  })
+  const [, row] = Papa.parse<string[]>(csvOf(bareTank('q', 'Quarantine'), reading((77.3 - 32) / 1.8)).trim()).data
+  expect([row![5], row![8]]).toEqual(['25.17', '0.3'])
 })

@@ -120,7 +120,7 @@ export function ReadingForm({ tank, day, correcting, onDone }: FormProps<Content
         <>
           <Grid>
             {shown.map((parameter, i) => {
-              const last = lastValue(journal, tank.id, parameter.id)
+              const last = lastValue(journal, tank.id, parameter.id, thisInstant() + 1)
               return (
                 <TextField
                   key={parameter.id}
