@@ -56,7 +56,7 @@ function Running({ run }: { run: Run }) {
   const isLost = isForgotten(run, now)
   const isDue = left <= 0 && !isLost
   useRing(isDue ? `${run.id} ${next.kind} ${run.happenings.length}` : null)
-  const { figure } = stepWords(next, run.setup.method)
+  const { figure } = stepWords(next, run.setup.method, true, settings.units)
   const two = (value: number) => String(value).padStart(2, '0')
   const span = Math.abs(left)
   if (isLost)

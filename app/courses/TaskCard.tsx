@@ -13,6 +13,7 @@ import { useKeeping, UnkeptNote } from '../journal/keeping.tsx'
 import { useHousehold } from '../journal/provider.tsx'
 import { Button, ButtonLink, PlainButton, PrimaryButton } from '../look/buttons.ts'
 import { Bar, Figure, Line, Small, Stack } from '../look/text.ts'
+import { measureText } from '../../core/words/measure.ts'
 import { figures } from '../../core/words/numbers.ts'
 import { DoubtList, useDoubts } from '../safety/Doubts.tsx'
 import { ReadInPlace } from './ReadInPlace.tsx'
@@ -67,7 +68,8 @@ export function TaskCard({ plan, task, next, heading, onForm }: TaskCardProps) {
         {change && (
           <div>
             <Figure $size={30}>
-              {figures(change.litres)} L{change.times > 1 && ` × ${change.times}`}
+              {measureText(change.litres, 'L', settings.units, 3)}
+              {change.times > 1 && ` × ${change.times}`}
             </Figure>
           </div>
         )}
@@ -129,7 +131,7 @@ function TaskAct({ plan, task, next, onForm }: Omit<TaskCardProps, 'heading'>) {
           <Bar $tone="soon">Water matched in temperature and salinity, in slowly; extra air.</Bar>
           <Line>
             <Act onPress={() => void doIt(false)} isDisabled={busy}>
-              Log the {figures(task.change!.litres)} L change
+              Log the {measureText(task.change!.litres, 'L', settings.units, 3)} change
             </Act>
             <PlainButton onPress={() => onForm('water-change')}>another amount</PlainButton>
           </Line>

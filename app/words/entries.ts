@@ -11,6 +11,7 @@ import { tankById } from '../../core/household/tanks.ts'
 import type { Content, ContentOf } from '../../core/journal/entry.ts'
 import { isolated } from '../../core/words/isolated.ts'
 import type { Journal } from '../../core/journal/journal.ts'
+import { measureText } from '../../core/words/measure.ts'
 import { capital, figures, listed } from '../../core/words/numbers.ts'
 import {
   changeVolume,
@@ -149,7 +150,7 @@ function eventMarks(event: ContentOf<'acclimation-event'>, { units }: Wording): 
     case 'scoop':
       return [plain('scoop '), strong(`${figures((event.litres ?? 0) * 1000)} mL`)]
     case 'pour-off':
-      return [plain('poured off to '), strong(`${figures(event.litres ?? 0)} L`)]
+      return [plain('poured off to '), strong(measureText(event.litres ?? 0, 'L', units, 3))]
     case 'drip':
       return event.mlPerMinute === 0
         ? [plain('drip off')]

@@ -72,7 +72,7 @@ describe('the form of a plan', () => {
     ],
     ['leave', '5', 'less than the 5 L it holds'],
     ['float', '90', 'longer than 60 minutes, the longest it may wait'],
-    [limitField('orchid', 'maxPsuPerHour'), '0', 'over 0: over 0 to 50 psu an hour'],
+    [limitField('orchid', 'maxPsuPerHour'), '0', 'over 0: psu/h'],
   ])('%s %s stands in the way, with what would be right', (field, typed, message) => {
     const { question, faults } = readBagForm({ ...litres, capacity: '5', [field]: typed }, context())
     expect(question).toBeNull()
@@ -136,7 +136,9 @@ describe('the form of a plan', () => {
     const read = (text: string) => readBagForm({ 'orchid.litres': text }, context({ units: us }))
     expect(read('40 fl oz').question!.animals[0]!.bag.volumeL).toBeCloseTo(1.183, 3)
     expect(read('1.5 qt').question!.animals[0]!.bag.volumeL).toBeCloseTo(1.4195, 3)
-    expect(read('100 gal').faults['orchid.litres']!.message).toMatch(/^at most 200: litres/)
+    expect(read('100 gal').faults['orchid.litres']!.message).toMatch(/^at most 52\.83:/)
+    // A figure alone is in the unit that stands beside the field.
+    expect(read('0.3').question!.animals[0]!.bag.volumeL).toBeCloseTo(1.1356, 3)
   })
 
   test('the animal’s own limits take the place of the handbook’s', () => {

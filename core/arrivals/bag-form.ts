@@ -4,7 +4,8 @@ import type { BoxQuestion } from '../acclimation/together.ts'
 import type { Limits } from '../acclimation/trials.ts'
 import { Reading, type Fault, type Field, type Values } from '../calculators/calculator.ts'
 import { animalGroupById } from '../catalogue/animal-group.ts'
-import { gallonsOf } from '../household/settings.ts'
+import { gallonsOf, type UnitHabits } from '../household/settings.ts'
+import { measureText, shownFigure, shownUnit } from '../words/measure.ts'
 import type { Tank } from '../household/tanks.ts'
 import { BAG_FIGURES, readFigure, trim, typedFigure, type FigureHabits } from './figures.ts'
 import type { TankWater, WaterFigure } from './water.ts'
@@ -50,14 +51,21 @@ const OFF_WORDS = new Set(['no', 'off', 'false'])
 export const isOn = (values: Values, id: string, start: boolean): boolean =>
   values[id] === undefined ? start : !OFF_WORDS.has(values[id])
 
-const LIMIT_FIELDS: readonly { id: keyof Limits; over: number; most: number; rather: string }[] = [
-  { id: 'maxPsuPerHour', over: 0, most: 50, rather: 'psu an hour' },
-  { id: 'matchPsu', over: 0, most: 50, rather: 'psu' },
-  { id: 'matchC', over: 0, most: 10, rather: '°C' },
-  { id: 'matchDkh', over: 0, most: 30, rather: 'dKH' },
-  { id: 'maxFreeAmmoniaMgPerL', over: 0, most: 1, rather: 'mg/L N' },
-  { id: 'maxMinutes', over: 0, most: 1440, rather: 'minutes, up to a day' },
+/** An animal's limits as they can be typed; differences, not levels. */
+const LIMIT_FIELDS: readonly { id: keyof Limits; over: number; most: number; unit: string }[] = [
+  { id: 'maxPsuPerHour', over: 0, most: 50, unit: 'psu apart' },
+  { id: 'matchPsu', over: 0, most: 50, unit: 'psu apart' },
+  { id: 'matchC', over: 0, most: 10, unit: '°C apart' },
+  { id: 'matchDkh', over: 0, most: 30, unit: 'dKH' },
+  { id: 'maxFreeAmmoniaMgPerL', over: 0, most: 1, unit: 'mg/L' },
+  { id: 'maxMinutes', over: 0, most: 1440, unit: 'min' },
 ]
+/** The unit beside a limit's field: the household's. */
+export const limitUnit = (limit: keyof Limits, units: UnitHabits): string =>
+  `${shownUnit(LIMIT_FIELDS.find(({ id }) => id === limit)!.unit, units)}${limit === 'maxPsuPerHour' ? '/h' : ''}`
+/** A limit as it is typed in the household's unit. */
+export const limitTyped = (limit: keyof Limits, value: number, units: UnitHabits): string =>
+  shownFigure(value, LIMIT_FIELDS.find(({ id }) => id === limit)!.unit, units, 3)
 
 /** Names a field of one animal's bag. */
 export const bagField = (animalId: string, figure: WaterFigure | 'litres'): string => `${animalId}.${figure}`
@@ -68,8 +76,13 @@ export const tankField = (figure: WaterFigure): string => `tank.${figure}`
 export function readBagForm(values: Values, context: BagContext): BagReading {
   const { animals, tank, water, from, units } = context
   const litreFields = ['capacity', 'leave', ...animals.map(({ id }) => bagField(id, 'litres'))]
-  const fields: Field[] = litreFields.map((id) => ({ id, label: id, unit: 'L' }))
-  const reading = new Reading(values, fields, [], gallonsOf(units))
+  const fields: Field[] = [
+    ...litreFields.map((id) => ({ id, label: id, unit: 'L' })),
+    ...animals.flatMap(({ id }) =>
+      LIMIT_FIELDS.map((limit) => ({ id: limitField(id, limit.id), label: limit.id, unit: limit.unit })),
+    ),
+  ]
+  const reading = new Reading(values, fields, [], gallonsOf(units), units)
   const assumed: Record<string, string> = {}
   const isTyped = (id: string) => reading.text(id) !== ''
   const orAssumed = (id: string, taken: number, typed: string, read: () => number | undefined): number | undefined => {
@@ -85,7 +98,7 @@ export function readBagForm(values: Values, context: BagContext): BagReading {
   const figure = (id: string, of: WaterFigure, taken: number) =>
     orAssumed(id, taken, typedFigure(of, taken, units), () => readFigure(reading, id, of, units))
   const volumes = animals.map(({ id }) =>
-    reading.number(bagField(id, 'litres'), { over: 0, most: 200, rather: 'litres of water round it' }),
+    reading.number(bagField(id, 'litres'), { over: 0, most: 200, rather: 'the water round it' }),
   )
   const tankWater = Object.fromEntries(
     BAG_FIGURES.map((id) => [
@@ -110,12 +123,15 @@ export function readBagForm(values: Values, context: BagContext): BagReading {
   })
   const total = volumes.reduce<number>((sum, litres) => sum + (litres ?? 0), 0)
   const container = assumedContainer(total || 1)
-  const capacityL = orAssumed('capacity', container.capacityL, trim(container.capacityL, 1), () =>
-    reading.number('capacity', { over: 0, most: 500, rather: 'litres the container holds' }),
+  const capacityL = orAssumed('capacity', container.capacityL, shownFigure(container.capacityL, 'L', units, 3), () =>
+    reading.number('capacity', { over: 0, most: 500, rather: 'what the container holds' }),
   )
   const leave = Math.max(total, (capacityL ?? container.capacityL) / 2)
-  const leaveL = orAssumed('leave', Math.min(leave, (capacityL ?? leave * 2) * 0.9), trim(leave, 2), () =>
-    reading.number('leave', { over: 0, most: 500, rather: 'litres left after a pour-off' }),
+  const leaveL = orAssumed(
+    'leave',
+    Math.min(leave, (capacityL ?? leave * 2) * 0.9),
+    shownFigure(leave, 'L', units, 3),
+    () => reading.number('leave', { over: 0, most: 500, rather: 'what is left after a pour-off' }),
   )
   const keptWarm = isOn(values, 'warm', false)
   const room =
@@ -130,10 +146,10 @@ export function readBagForm(values: Values, context: BagContext): BagReading {
     const known = limitsFor(group, bags[i]!.salinityPsu ?? 0, tankWater.salinityPsu ?? 0)
     if (!known) return
     const own = { ...known.limits }
-    for (const { id: limit, over, most, rather } of LIMIT_FIELDS) {
+    for (const { id: limit, over, most } of LIMIT_FIELDS) {
       const field = limitField(id, limit)
       if (!isTyped(field)) continue
-      const value = reading.number(field, { over, most, rather: `over ${over} to ${most} ${rather}` })
+      const value = reading.number(field, { over, most, rather: limitUnit(limit, units) })
       if (value !== undefined) own[limit] = value
     }
     limits.set(id, own)
@@ -146,7 +162,7 @@ export function readBagForm(values: Values, context: BagContext): BagReading {
       : [],
   )
   const guessed = Object.keys(assumed).filter((id) => !read.has(id))
-  faultsBetween(reading, { animals, volumes, capacityL, leaveL, float, limits })
+  faultsBetween(reading, { animals, volumes, capacityL, leaveL, float, limits }, units)
   const faults = reading.faults
   const isTankTyped = isTyped(tankField('salinityPsu'))
   if (Object.keys(faults).length > 0 || hours === undefined)
@@ -197,18 +213,19 @@ function faultsBetween(
     float: number | undefined
     limits: ReadonlyMap<string, Limits>
   },
+  units: UnitHabits,
 ): void {
   animals.forEach(({ id }, i) => {
     const litres = volumes[i]
     if (litres !== undefined && capacityL !== undefined && litres > capacityL)
       reading.fault(
         bagField(id, 'litres'),
-        `more than the container’s ${trim(capacityL, 2)} L: a larger container, or the bag’s water in part`,
+        `more than the container’s ${measureText(capacityL, 'L', units, 3)}: a larger container, or the bag’s water in part`,
       )
     const own = limits.get(id)
     if (own && float !== undefined && own.maxMinutes < float)
       reading.fault('float', `longer than ${trim(own.maxMinutes, 0)} minutes, the longest it may wait`)
   })
   if (capacityL !== undefined && leaveL !== undefined && leaveL >= capacityL)
-    reading.fault('leave', `less than the ${trim(capacityL, 2)} L it holds`)
+    reading.fault('leave', `less than the ${measureText(capacityL, 'L', units, 3)} it holds`)
 }

@@ -1,4 +1,5 @@
 import { SET_UP, STOCKING } from '../catalogue/handbook/set-up.data.ts'
+import { measureText } from '../words/measure.ts'
 import { coursesOf } from '../courses/course.ts'
 import { courseClock } from '../courses/course-clock.ts'
 import { copperFacts } from '../courses/copper-facts.ts'
@@ -10,7 +11,6 @@ import type { Journal } from '../journal/journal.ts'
 import { wordOn } from '../schedule/task.ts'
 import { momentBeside } from '../time/words.ts'
 import { MS_PER_DAY, MS_PER_HOUR } from '../time/zone.ts'
-import { CM_PER_INCH } from '../units/units.ts'
 import { eveningBefore, kindOf, type Asking, type Preparation, type PreparationDraft } from './asking.ts'
 import { boxesOf, type Box } from './boxes.ts'
 import { restarts } from './restarts.ts'
@@ -38,7 +38,7 @@ function stocking({ journal, tank, animals, settings }: Asking): PreparationDraf
   const load =
     coming.reduce((sum, animal) => sum + animal.count * room(animal), 0) +
     there.reduce((sum, { count }) => sum + count * room({}), 0)
-  const long = (cm: number) => (settings.units.length === 'in' ? `${Math.round(cm / CM_PER_INCH)} in` : `${cm} cm`)
+  const long = (cm: number) => measureText(cm, 'cm', settings.units, settings.units.length === 'in' && cm < 25 ? 1 : 2)
   const holds = volumeWords(Math.round(tank.volume.netL), settings.units)
   if (!row)
     return {

@@ -124,7 +124,7 @@ export function offWords(off: readonly Off[], units?: WordUnits): string {
       ? [beyondWords(Math.abs(by), within, units), psuWords(within, units)]
       : what === 'temperature'
         ? [beyondDegreesWords(Math.abs(by), within, units), degreesWords(within, units)]
-        : [`${Math.abs(by).toFixed(1)} dKH`, `${within} dKH`]
+        : [`${Math.abs(by).toFixed(1)} degrees`, `${within} degrees`]
   return off
     .map((one) => {
       const [by, within] = said(one)

@@ -11,7 +11,7 @@ test('a drip is told in what can be set: mL a minute, and drops that can be coun
 })
 
 test('small water in mL, a litre and more in litres', () => {
-  expect([0.0421, 0.12, 0.9996, 1.25].map(waterWords)).toEqual(['42 mL', '120 mL', '1 L', '1.25 L'])
+  expect([0.0421, 0.12, 0.9996, 1.25].map((litres) => waterWords(litres))).toEqual(['42 mL', '120 mL', '1 L', '1.25 L'])
   expect(methodWords({ kind: 'scoop', scoopL: 0.12, everyMinutes: 5 })).toBe('120 mL every 5 minutes')
 })
 

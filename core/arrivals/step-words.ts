@@ -1,9 +1,11 @@
+import { METRIC, type UnitHabits } from '../household/settings.ts'
+import { measureText } from '../words/measure.ts'
 import type { NextStep } from '../acclimation/follow.ts'
 import type { AcclimationMethod, WayKind } from '../acclimation/acclimation.schema.ts'
 
-/** A small amount of water: mL under a litre. */
-export const waterWords = (litres: number): string =>
-  litres < 0.9995 ? `${Math.round(litres * 1000)} mL` : `${Number(litres.toFixed(2))} L`
+/** A small amount of water: mL under a litre, as every measuring jug has them; above it the household's own unit. */
+export const waterWords = (litres: number, units: UnitHabits = METRIC): string =>
+  litres < 0.9995 ? `${Math.round(litres * 1000)} mL` : measureText(litres, 'L', units, 3)
 
 /** Drops a second of a drip: twenty drops a millilitre (acclimation.md 4). */
 export const dropsASecond = (mlPerMinute: number): number => (mlPerMinute * 20) / 60
@@ -22,9 +24,9 @@ export function dripWords(mlPerMinute: number): string {
 }
 
 /** A way of mixing in a few words: "120 mL every 5 minutes". */
-export const methodWords = (method: AcclimationMethod): string =>
+export const methodWords = (method: AcclimationMethod, units: UnitHabits = METRIC): string =>
   method.kind === 'scoop'
-    ? `${waterWords(method.scoopL)} every ${Number(method.everyMinutes.toFixed(1))} minutes`
+    ? `${waterWords(method.scoopL, units)} every ${Number(method.everyMinutes.toFixed(1))} minutes`
     : dripWords(method.mlPerMinute)
 
 export const WAY_NAMES: Record<WayKind, string> = {
@@ -42,6 +44,7 @@ export function stepWords(
   step: NextStep,
   method: AcclimationMethod | null,
   isDue = true,
+  units: UnitHabits = METRIC,
 ): { title: string; figure: string; done: string } {
   const drips = method?.kind === 'drip'
   switch (step.kind) {
@@ -54,7 +57,7 @@ export function stepWords(
     case 'scoop':
       return {
         title: isDue ? 'A scoop of tank water in' : 'Next, a scoop of tank water',
-        figure: waterWords(step.litres!),
+        figure: waterWords(step.litres!, units),
         done: 'The scoop is in',
       }
     case 'pour-off':
@@ -62,7 +65,7 @@ export function stepWords(
         title: isDue
           ? 'Full: pour off, not into a tank'
           : `${drips ? 'It drips; when full' : 'Before the next scoop'}, pour off`,
-        figure: `down to ${waterWords(step.toL!)}`,
+        figure: `down to ${waterWords(step.toL!, units)}`,
         done: 'Poured off',
       }
     case 'start-drip':

@@ -2,6 +2,8 @@ import { typedNumber } from '../numbers/typed.ts'
 import type { AmountUnit, Product } from '../dosing/product.schema.ts'
 import { runOperation } from '../operations/run.ts'
 import type { InputOf, OperationName, OutputOf } from '../operations/registry.ts'
+import { gallonsOf, METRIC, type UnitHabits } from '../household/settings.ts'
+import { refusalInUnits, shownFigure, shownUnit, toKept, type Sentence } from '../words/measure.ts'
 import { typedVolume } from './litres.ts'
 
 /** What a calculator asks for: a figure, or one of several. */
@@ -31,8 +33,11 @@ export interface Fault {
 /** A number, or words, that belongs to an answer. */
 export interface AnswerLine {
   what: string
-  value: number | string
+  /** A figure is kept in `unit`; a sentence holds its own. */
+  value: number | Sentence
   unit?: string
+  /** Said in its own unit, whatever the household measures in. */
+  isPlain?: boolean
 }
 
 /** What a dose would be logged as. */
@@ -54,7 +59,7 @@ export interface Answer {
   /** The number that is acted on. */
   lead: AnswerLine
   /** What it really makes, or means, in a sentence. */
-  says?: string
+  says?: Sentence
   lines: AnswerLine[]
   /** Stand beside the answer, before it is done. */
   cautions: string[]
@@ -77,7 +82,9 @@ export interface Calculator {
   group: string
   title: string
   about: string
-  fields: (values: Values, products: readonly KnownProduct[]) => readonly Field[]
+  /** Its fields are in the units it names, whatever the household measures in. */
+  keepsUnits?: boolean
+  fields: (values: Values, products: readonly KnownProduct[], units: UnitHabits) => readonly Field[]
   /** Null while a field is missing or wrong; the reading holds which. */
   compute: (reading: Reading) => Omit<Answer, 'asked'> | null
 }
@@ -105,7 +112,14 @@ export class Reading {
     readonly products: readonly KnownProduct[],
     /** Whose gallons and ounces are meant where a volume is typed in them; asked where it is null. */
     private readonly habit: 'us' | 'uk' | null = null,
+    /** What figures are typed in; without it in the core's own units. */
+    private readonly units: UnitHabits | null = null,
   ) {}
+
+  /** A limit as it is told beside a field. */
+  private limit(value: number, unit: string | undefined): string {
+    return unit !== undefined && this.units ? shownFigure(value, unit, this.units) : String(value)
+  }
 
   text(id: string): string {
     return (this.values[id] ?? this.fields.find((field) => field.id === id)?.start ?? '').trim()
@@ -123,15 +137,17 @@ export class Reading {
     if (text === '') return this.fault(id, `needed${right}`)
     if (SPOONS.test(text))
       return this.fault(id, 'spoons differ by half: a figure by syringe, scale or measuring jug, in the unit beside it')
-    const volume = this.fields.find((field) => field.id === id)?.unit === 'L' ? typedVolume(text, this.habit) : null
+    const unit = this.fields.find((field) => field.id === id)?.unit
+    const volume = unit === 'L' ? typedVolume(text, this.habit) : null
     if (volume && 'choices' in volume) return this.fault(id, volume.message, volume.choices)
     const typed = volume ? { value: volume.litres } : typedNumber(text)
     if ('message' in typed)
       return this.fault(id, typed.choices ? typed.message : `${typed.message}${right}`, typed.choices)
-    const { value } = typed
-    if (over !== undefined && !(value > over)) return this.fault(id, `over ${over}${right}`)
-    if (least !== undefined && value < least) return this.fault(id, `at least ${least}${right}`)
-    if (most !== undefined && value > most) return this.fault(id, `at most ${most}${right}`)
+    const value = volume || unit === undefined || !this.units ? typed.value : toKept(typed.value, unit, this.units)
+    if (Number.isNaN(value)) return this.fault(id, `“${text}” is no ${shownUnit(unit!, this.units!)}${right}`)
+    if (over !== undefined && !(value > over)) return this.fault(id, `over ${this.limit(over, unit)}${right}`)
+    if (least !== undefined && value < least) return this.fault(id, `at least ${this.limit(least, unit)}${right}`)
+    if (most !== undefined && value > most) return this.fault(id, `at most ${this.limit(most, unit)}${right}`)
     return value
   }
 
@@ -151,7 +167,14 @@ export class Reading {
     if (!result.ok) {
       const { path, message } = result.error
       const field = Object.entries(beside).find(([place]) => path.startsWith(place))?.[1] ?? Object.values(beside)[0]!
-      return this.fault(field, result.error.code === 'no-solution' && words ? words : message)
+      return this.fault(
+        field,
+        result.error.code === 'no-solution' && words
+          ? words
+          : this.units
+            ? refusalInUnits(message, this.units)
+            : message,
+      )
     }
     this.asked.push({ operation, input, output: result.value })
     return result.value
@@ -160,9 +183,44 @@ export class Reading {
 
 export type Computed = { answer: Answer } | { faults: Record<string, Fault> }
 
-/** Works a calculator out from its fields as typed. */
-export function computed(calculator: Calculator, values: Values, products: readonly KnownProduct[]): Computed {
-  const reading = new Reading(values, calculator.fields(values, products), products)
+/** The fields of a calculator as a household sees them: with its own units beside them, and starts in them. */
+export const fieldsShown = (
+  calculator: Calculator,
+  values: Values,
+  products: readonly KnownProduct[],
+  units: UnitHabits,
+): readonly Field[] => {
+  const fields = calculator.fields(values, products, units)
+  if (calculator.keepsUnits) return fields
+  return fields.map((field) =>
+    field.unit === undefined
+      ? field
+      : {
+          ...field,
+          unit: shownUnit(field.unit, units),
+          ...(field.start !== undefined && { start: shownFigure(Number(field.start), field.unit, units) }),
+        },
+  )
+}
+
+/**
+ * Works a calculator out from its fields as typed.
+ * @param units what they are typed in; without it in the core's own units
+ */
+export function computed(
+  calculator: Calculator,
+  values: Values,
+  products: readonly KnownProduct[],
+  units: UnitHabits = METRIC,
+): Computed {
+  const typedIn = calculator.keepsUnits ? null : units
+  const starts = Object.fromEntries(
+    fieldsShown(calculator, values, products, units).flatMap(({ id, start }) =>
+      start === undefined ? [] : [[id, start]],
+    ),
+  )
+  const fields = calculator.fields(values, products, units)
+  const reading = new Reading({ ...starts, ...values }, fields, products, gallonsOf(units), typedIn)
   const answer = calculator.compute(reading)
   return answer && Object.keys(reading.faults).length === 0
     ? { answer: { ...answer, asked: reading.asked } }

@@ -9,7 +9,7 @@ import { UNITS } from './units.ts'
 import { BY_DOSE, GEOMETRY } from './volume.ts'
 
 export type { Answer, AnswerLine, Calculator, Computed, Fault, Field, KnownProduct, Values } from './calculator.ts'
-export { computed } from './calculator.ts'
+export { computed, fieldsShown } from './calculator.ts'
 
 /** Every calculator, in the order of what a keeper wants to know. */
 export const CALCULATORS: readonly Calculator[] = [

@@ -1,44 +1,25 @@
 import { seawaterDensity } from '../salinity/seawater.ts'
 import { VOLUME, type Calculator } from './calculator.ts'
 
-const UNIT = {
-  id: 'unit',
-  label: 'Salinity in',
-  choices: [
-    { value: 'psu', label: 'psu (ppt)' },
-    { value: 'sg', label: 'specific gravity' },
-  ],
-  start: 'psu',
-}
-
 export const SALINITY_SWAP: Calculator = {
   id: 'salinity',
   group: 'Salinity',
   title: 'Salinity down or up',
-  about: 'litres to swap at each step; hyposalinity and back',
+  about: 'how much to swap at each step; hyposalinity and back',
   fields: () => [
     VOLUME,
-    UNIT,
-    { id: 'from', label: 'Now' },
-    { id: 'to', label: 'Wanted' },
-    { id: 'replacement', label: 'In the new water', hint: '0 for fresh water; SG 1.000' },
-    { id: 'step', label: 'At most in one step', unit: 'psu', start: '2' },
+    { id: 'from', label: 'Now', unit: 'psu' },
+    { id: 'to', label: 'Wanted', unit: 'psu' },
+    { id: 'replacement', label: 'In the new water', unit: 'psu', hint: 'fresh water is 0 psu, SG 1.000' },
+    { id: 'step', label: 'At most in one step', unit: 'psu apart', start: '2' },
     { id: 'hours', label: 'Between steps', unit: 'h', start: '12' },
   ],
   compute(reading) {
-    const unit = reading.text('unit') === 'sg' ? ('sg' as const) : ('psu' as const)
-    const rather = unit === 'sg' ? 'specific gravity, such as 1.025' : 'psu, such as 35'
-    const limits = unit === 'sg' ? { least: 0.99, most: 1.045, rather } : { least: 0, most: 50, rather }
-    const psu = (id: string): number | undefined => {
-      const value = reading.number(id, limits)
-      if (value === undefined || unit === 'psu') return value
-      // Fresh water reads 1.000 and may come a hair under it.
-      return value <= 1 ? 0 : reading.ask('salinity.convert', { value, unit }, { '': id })?.psu
-    }
+    const psu = (id: string) => reading.number(id, { least: 0, most: 50, rather: 'such as 35 psu, or SG 1.026' })
     const volumeL = reading.number('volumeL', { over: 0 })
     const [fromPsu, toPsu, replacementPsu] = [psu('from'), psu('to'), psu('replacement')]
     const maxStepPsu = reading.number('step', { over: 0 })
-    const hoursBetween = reading.number('hours', { over: 0 })
+    const hoursBetween = reading.number('hours', { least: 0 })
     if (
       volumeL === undefined ||
       fromPsu === undefined ||
@@ -61,11 +42,11 @@ export const SALINITY_SWAP: Calculator = {
       says:
         out.steps.length === 0
           ? 'it is there already'
-          : `${out.steps.length} swaps, ${Number(out.totalL.toPrecision(4))} L in all`,
+          : [`${out.steps.length} swaps, `, { value: out.totalL, unit: 'L' }, ' in all'],
       lines: [
         ...out.steps.map(({ afterHours, replaceL, psu: reached }, i) => ({
           what: i === 0 ? 'now' : `after ${Number(afterHours.toFixed(1))} h`,
-          value: `${Number(replaceL.toPrecision(4))} L → ${Number(reached.toPrecision(4))} psu`,
+          value: [{ value: replaceL, unit: 'L' }, ' → ', { value: reached, unit: 'psu' }],
         })),
         ...(toPsu > fromPsu
           ? [

@@ -94,7 +94,7 @@ export const DOSE: Calculator = {
       lead: { what: 'dose', value: amount, unit: product.unit },
       says: isLittle
         ? 'less than the tool can measure: see below'
-        : `${currentMgPerL} → ${Number(makes.toPrecision(4))} mg/L in ${volumeL} L`,
+        : [`${currentMgPerL} → ${Number(makes.toPrecision(4))} mg/L in `, { value: volumeL, unit: 'L' }],
       lines: [
         { what: 'exactly', value: out.exact.amount, unit: product.unit },
         { what: 'active', value: out.massMg, unit: 'mg' },

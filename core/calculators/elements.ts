@@ -1,7 +1,8 @@
 import { ingredientById } from '../catalogue/ingredient.ts'
 import { SALTS } from '../catalogue/handbook/dosing.data.ts'
 import { ceilQuotient } from '../numbers/rounding.ts'
-import { VOLUME, type Calculator } from './calculator.ts'
+import type { Sentence } from '../words/measure.ts'
+import { VOLUME, type Calculator, type Values } from './calculator.ts'
 
 /** Most that may be raised in a day, outbreaks.md 5.4, by what a salt adds, in the salt's own steps' unit. */
 const RAISE_A_DAY: Readonly<Record<string, { cap: number; unit: string }>> = {
@@ -23,12 +24,31 @@ export const ELEMENT_SALTS = SALTS.rows.flatMap(({ id, adds, gPer100L, step, sid
     : []
 })
 
+const saltOf = (values: Values) => ELEMENT_SALTS.find(({ id }) => id === values['salt']) ?? ELEMENT_SALTS[0]!
+
+/** A figure of a salt's side effect, for one of the salt's steps: "K +0.63 mg/L", "alk +0.09 dKH per mg/L". */
+const BROUGHT = /^(.*?\+)(\d+(?:\.\d+)?) (mg\/L|dKH)(?: per mg\/L)?(.*)$/
+
+/** What a salt brings besides, for so many of its steps. */
+function alsoBrings(sideEffect: string, steps: number): Sentence {
+  const found = BROUGHT.exec(sideEffect)
+  if (!found) return sideEffect
+  const [, before, figure, unit, after] = found as unknown as [string, string, string, string, string]
+  return [before, { value: Number(figure) * steps, unit, digits: 3 }, ` in all${after}`]
+}
+
+/** Degrees of alkalinity that one step of a salt brings besides; 0 for those that bring none. */
+function alkalinityBrought(sideEffect: string): number {
+  const found = BROUGHT.exec(sideEffect)
+  return found?.[3] === 'dKH' ? Number(found[2]) : 0
+}
+
 export const ELEMENT: Calculator = {
   id: 'element',
   group: 'Nutrients and elements',
   title: 'An element or a nutrient up',
   about: 'grams in all, and over how many days',
-  fields: () => [
+  fields: (values) => [
     VOLUME,
     {
       id: 'salt',
@@ -36,8 +56,8 @@ export const ELEMENT: Calculator = {
       choices: ELEMENT_SALTS.map(({ id, adds }) => ({ value: id, label: `${id.replace(/-/g, ' ')}: ${adds}` })),
       start: ELEMENT_SALTS[0]!.id,
     },
-    { id: 'now', label: 'Now' },
-    { id: 'target', label: 'Wanted' },
+    { id: 'now', label: 'Now', unit: saltOf(values).unit },
+    { id: 'target', label: 'Wanted', unit: saltOf(values).unit },
     {
       id: 'sps',
       label: 'Stony corals',
@@ -61,7 +81,12 @@ export const ELEMENT: Calculator = {
         null
       )
     const gap = target - now
-    const cap = salt.adds.toLowerCase() === 'alk' && reading.text('sps') === 'yes' ? salt.cap / 2 : salt.cap
+    const isTender = reading.text('sps') === 'yes'
+    const own = salt.adds.toLowerCase() === 'alk' && isTender ? salt.cap / 2 : salt.cap
+    // What brings alkalinity besides is held by alkalinity's cap too, the smaller of both: further-schools.md 8.
+    const perStep = alkalinityBrought(salt.sideEffect)
+    const alkalinityCap = RAISE_A_DAY['alk']!.cap * (isTender ? 0.5 : 1)
+    const cap = perStep > 0 ? Math.min(own, (alkalinityCap / perStep) * salt.step) : own
     const days = ceilQuotient(gap / cap)
     const grams = (salt.gPer100L * gap * volumeL) / salt.step / 100
     return {
@@ -70,7 +95,7 @@ export const ELEMENT: Calculator = {
       lines: [
         { what: 'rise a day', value: gap / days, unit: salt.unit },
         { what: 'at most a day', value: cap, unit: salt.unit },
-        { what: 'it also brings', value: salt.sideEffect },
+        { what: 'it also brings', value: alsoBrings(salt.sideEffect, gap / salt.step) },
       ],
       cautions: [
         'Dissolve in fresh water first, into strong flow; calcium and alkalinity at least half an hour apart.',
@@ -152,7 +177,7 @@ export const DOWN: Calculator = {
       says: days.length === 1 ? 'once is enough' : `${days.length} days, at most ${words} a day`,
       lines: days.slice(0, 14).map(({ litres, level: reached }, i) => ({
         what: `day ${i}`,
-        value: `${Number(litres.toPrecision(3))} L → ${Number(reached.toPrecision(3))} ${unit}`,
+        value: [{ value: litres, unit: 'L', digits: 3 }, ' → ', { value: reached, unit, digits: 3 }],
       })),
       cautions: [
         'Find the source first; a level that drops in a day harms corals more than one that is high. Keep nitrate over 2 and phosphate over 0.03.',

@@ -95,6 +95,7 @@ export const UNITS: Calculator = {
   group: 'Equipment',
   title: 'Units',
   about: 'gallons, degrees, ppm, drops, salinity',
+  keepsUnits: true,
   fields: (values) => {
     const from = values['from'] ?? 'us-gal'
     const unit = CONVERSIONS.find(({ value }) => value === from)?.unit ?? (from === 'sg' ? 'SG at 25 °C' : 'psu')
@@ -122,7 +123,7 @@ export const UNITS: Calculator = {
       return {
         lead:
           from === 'sg'
-            ? { what: 'salinity', value: out.psu, unit: 'psu' }
+            ? { what: 'salinity', value: out.psu, unit: 'psu', isPlain: true }
             : { what: 'specific gravity', value: out.sg.toFixed(4) },
         lines: [{ what: 'density', value: out.densityKgPerM3, unit: 'kg/m³' }],
         cautions: [],
@@ -130,7 +131,7 @@ export const UNITS: Calculator = {
     }
     const conversion = CONVERSIONS.find((one) => one.value === from) ?? CONVERSIONS[0]!
     if (value < 0 && from !== 'c' && from !== 'f') return reading.fault('value', 'nothing is less than none') ?? null
-    const [lead, ...lines] = conversion.to(value)
+    const [lead, ...lines] = conversion.to(value).map((line) => ({ ...line, isPlain: true }))
     return { lead: lead!, lines, cautions: [] }
   },
 }

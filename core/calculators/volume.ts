@@ -1,12 +1,15 @@
 import { L_PER_US_GAL } from '../units/units.ts'
-import type { Calculator } from './calculator.ts'
+import type { Calculator, Values } from './calculator.ts'
+
+/** What is tested before and after, and its unit. */
+const testedIn = (values: Values): string => (values['tracer'] === 'other' ? 'mg/L' : 'dKH')
 
 export const BY_DOSE: Calculator = {
   id: 'volume-by-dose',
   group: 'How much water is it',
   title: 'By a known dose',
   about: 'what it raised says how much water there is',
-  fields: () => [
+  fields: (values) => [
     {
       id: 'tracer',
       label: 'Dosed',
@@ -16,10 +19,10 @@ export const BY_DOSE: Calculator = {
       ],
       start: 'bicarbonate',
     },
-    { id: 'amount', label: 'Amount', unit: 'g bicarbonate, or mg of what is tested' },
-    { id: 'before', label: 'Before', unit: 'dKH or mg/L' },
-    { id: 'after', label: 'After', unit: 'dKH or mg/L' },
-    { id: 'sd', label: 'Each test may be off by', start: '0.1' },
+    { id: 'amount', label: 'Amount', unit: values['tracer'] === 'other' ? 'mg of what is tested' : 'g' },
+    { id: 'before', label: 'Before', unit: testedIn(values) },
+    { id: 'after', label: 'After', unit: testedIn(values) },
+    { id: 'sd', label: 'Each test may be off by', unit: testedIn(values), start: '0.1' },
   ],
   compute(reading) {
     const amount = reading.number('amount', { over: 0 })
@@ -39,11 +42,9 @@ export const BY_DOSE: Calculator = {
     if (!out) return null
     return {
       lead: { what: 'net volume', value: out.netL, unit: 'L' },
-      says: `± ${Number((2 * out.sdL).toPrecision(2))} L`,
+      says: ['± ', { value: 2 * out.sdL, unit: 'L', digits: 2 }],
       lines:
-        isBicarbonate && after - before < 0.8
-          ? [{ what: 'a rise under 0.8 dKH', value: 'tells little: dose more' }]
-          : [],
+        isBicarbonate && after - before < 0.8 ? [{ what: 'so small a rise', value: 'tells little: dose more' }] : [],
       cautions: isBicarbonate ? ['Raise alkalinity by at most 1 dKH a day, 0.5 with stony corals.'] : [],
     }
   },
@@ -130,11 +131,12 @@ export const GEOMETRY: Calculator = {
     if (!out) return null
     return {
       lead: { what: 'net volume', value: out.netL, unit: 'L' },
-      says: `of ${Number(out.grossL.toPrecision(4))} L to the rim`,
+      says: ['of ', { value: out.grossL, unit: 'L' }, ' to the rim'],
       lines: [
         { what: 'filled to the line', value: out.filledL, unit: 'L' },
         { what: 'sand and rock take', value: out.displacedL, unit: 'L' },
-        { what: 'in US gallons', value: out.netL / L_PER_US_GAL, unit: 'US gal' },
+        { what: 'in US gallons', value: out.netL / L_PER_US_GAL, unit: 'US gal', isPlain: true },
+        { what: 'in litres', value: out.netL, unit: 'L', isPlain: true },
       ],
       cautions: [],
     }

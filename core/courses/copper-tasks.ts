@@ -8,6 +8,7 @@ import { equipmentAt } from '../household/tanks.ts'
 import type { Journal } from '../journal/journal.ts'
 import { dayText, MS_PER_DAY, MS_PER_HOUR, type Day } from '../time/zone.ts'
 import { momentBeside, spanText } from '../time/words.ts'
+import { measureText } from '../words/measure.ts'
 import type { CourseClock } from './course-clock.ts'
 
 import type { CopperFacts, KnownLevel } from './copper-facts.ts'
@@ -49,7 +50,7 @@ const MIXING_MS = MS_PER_HOUR
 const WATCH = { from: 6 * 60, best: 19 * 60, until: 23 * 60 + 59 }
 
 const fixed = (mgPerL: number) => mgPerL.toFixed(2)
-const litresText = (litres: number) => `${Number(litres.toPrecision(3))} L`
+const litresText = ({ settings }: TaskInput, litres: number) => measureText(litres, 'L', settings.units, 3)
 
 /** What all drafts of a course share. */
 const base = ({ facts: { course } }: TaskInput, kind: CourseTask['kind'], occasion: string) => ({
@@ -133,7 +134,7 @@ function redoseTask(input: TaskInput): Draft | null {
   const cause = changes.at(-1) ?? null
   const from = cause?.at ?? known.reading?.ms ?? course.startedAt
   const why = cause
-    ? `after the ${litresText(changed)} change${isLow ? `: the water is under ${fixed(low)}` : ''}`
+    ? `after the ${litresText(input, changed)} change${isLow ? `: the water is under ${fixed(low)}` : ''}`
     : isLow
       ? `the reading was under ${fixed(low)}`
       : `falling: ${fixed(level)}, nearer the low than the target`
@@ -158,7 +159,7 @@ function diluteTask(input: TaskInput): Draft | null {
   const from = known.since.findLast(({ event }) => event.kind === 'dose')?.at ?? known.reading?.ms ?? course.startedAt
   return {
     ...base(input, 'dilute', known.reading?.entryId ?? 'start'),
-    title: `Change ${litresText(change.litres)}${change.times > 1 ? `, ${change.times} times` : ''}: copper is over the range`,
+    title: `Change ${litresText(input, change.litres)}${change.times > 1 ? `, ${change.times} times` : ''}: copper is over the range`,
     why: `${fixed(known.mgPerL)} is over ${fixed(course.dose.high)}; the change brings it to ${fixed(change.toMgPerL)}. The count goes on. Watch for fast breath, dashing, hiding`,
     notBefore: from,
     best: from,

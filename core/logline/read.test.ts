@@ -117,6 +117,32 @@ describe('readings', () => {
     expect(read('quar cu 2.2')).toMatchObject({ state: 'keep', notices: [] })
   })
 
+  test('a dose in between explains a value; without one it is far', () => {
+    const dose: Content = {
+      kind: 'dose',
+      happened: '2026-11-23T10:00:00Z',
+      tankId: 'quar',
+      ingredient: 'cu-chelated',
+      productId: 'cu',
+      amount: 3.1,
+      unit: 'mL',
+      massMg: 31.08,
+    }
+    const at = (value: number): Content => ({
+      kind: 'reading',
+      happened: '2026-11-23T09:00:00Z',
+      tankId: 'quar',
+      parameter: 'copper',
+      result: { kind: 'value', value },
+      unit: 'mg/L',
+    })
+    // 31.08 mg in 64.75 L are 0.48 mg/L.
+    expect(household({ extra: [at(1), dose] })('quar cu 1.48')).toMatchObject({ state: 'keep', notices: [] })
+    expect(household({ extra: [at(2.22)] })('quar cu 2.71')).toMatchObject({
+      notices: [expect.stringContaining('far from the last copper, 2.22 mg/L')],
+    })
+  })
+
   test('a stray number or word is named', () => {
     expect(read('hall no3 12 8')).toMatchObject({ state: 'unclear', message: expect.stringContaining('“8”') })
     expect(read('hall no3 12 gold 8')).toMatchObject({ state: 'unclear', message: expect.stringContaining('“gold”') })

@@ -5,7 +5,8 @@ import type { ContentOf } from '../journal/entry.ts'
 import { convertSalinity } from '../salinity/salinity.ts'
 import { CACO3_MG_PER_MEQ, celsiusFromFahrenheit, DKH_PER_MEQ } from '../units/units.ts'
 import { uncertaintyBy } from '../readings/by-kit.ts'
-import { lastValue } from '../readings/latest.ts'
+import { expectedReading, isFarFrom } from '../readings/expected.ts'
+import { parameterValue, quantityText } from '../words/quantities.ts'
 import { mapFigure, numbersOf, readFigure, type Figure } from './numbers.ts'
 import { replaceToken, type Token } from './tokens.ts'
 import { choose, isStop, unclear, type LogContext, type Stop } from './types.ts'
@@ -178,13 +179,15 @@ export function readReading(
       ...(uncertainty !== undefined && { uncertainty }),
       ...(kit && { kitId: kit.id }),
     }
-    const last = lastValue(context.journal, tank.id, parameter.id, Date.parse(happened))
-    const far = last && middle !== null && uncertainty !== undefined && Math.abs(middle - last.value) > 3 * uncertainty
+    const expected = expectedReading(context.journal, tank.id, parameter.id, Date.parse(happened))
+    const far = expected && middle !== null && uncertainty !== undefined && isFarFrom(expected, middle, uncertainty)
     return {
       content,
       words,
       notices: far
-        ? [`far from the last ${parameter.name}, ${Number(last.value.toPrecision(3))}: repeat the test to be sure`]
+        ? [
+            `far from the last ${parameter.name}, ${quantityText(parameterValue(parameter.id, expected.last.value, context.settings.units))}${Math.abs(expected.high - expected.last.value) > 1e-9 ? ', and from what was logged since' : ''}: repeat the test to be sure`,
+          ]
         : [],
     }
   }

@@ -5,6 +5,7 @@ import type { ContentOf } from '../journal/entry.ts'
 import { L_PER_UK_GAL, L_PER_US_GAL } from '../units/units.ts'
 import { readFigure } from './numbers.ts'
 import { answerAtEnd, guarded } from './guarded.ts'
+import { measureText } from '../words/measure.ts'
 import { replaceToken, type Token } from './tokens.ts'
 import { choose, isStop, unclear, type LogContext, type Stop } from './types.ts'
 
@@ -44,7 +45,7 @@ export function readWaterChange(
   const keep = (litres: number) => {
     const net = tank.volume?.netL
     if (net !== undefined && litres > net)
-      return unclear(`${tank.name} holds ${Number(net.toPrecision(3))} L net: a change cannot be more`)
+      return unclear(`${tank.name} holds ${measureText(net, 'L', settings.units, 3)} net: a change cannot be more`)
     return { content: { kind: 'water-change' as const, happened, tankId: tank.id, litres }, words }
   }
   if (LITRES.has(unit)) return keep(value)

@@ -254,8 +254,7 @@ function contextsBetween(
     return last && from - last.at < TEST_DAYS * MS_PER_DAY ? last.value : null
   }
   const [alkalinity, pH, temperature, oxygen, salinity] = ['alk-kh', 'ph', 'temp', 'oxygen', 'salinity'].map(recent)
-  if (alkalinity != null && alkalinity < LOW_ALKALINITY_DKH)
-    add('ctx-low-alkalinity', `alkalinity is under ${LOW_ALKALINITY_DKH} dKH`)
+  if (alkalinity != null && alkalinity < LOW_ALKALINITY_DKH) add('ctx-low-alkalinity', 'alkalinity is low')
   if (pH != null && pH < LOW_PH && tank.water === 'marine') add('ctx-low-alkalinity', `pH is ${pH.toFixed(1)}`)
   if (temperature != null && temperature > WARM_C) add('ctx-warm-or-low-oxygen', 'the water is warm')
   if (oxygen != null && oxygen < LOW_OXYGEN_MG_PER_L)

@@ -8,6 +8,7 @@ export const L_PER_UK_GAL = 4.54609
 /** A quarter, an eighth and a 128th of the US gallon; of the UK gallon a quarter, an eighth and a 160th. */
 export const OF_A_GALLON = { us: { qt: 4, pt: 8, 'fl oz': 128 }, uk: { qt: 4, pt: 8, 'fl oz': 160 } } as const
 export const CM_PER_INCH = 2.54
+export const KG_PER_LB = 0.45359237
 /** Hobby convention, not the exact 2.8043. */
 export const DKH_PER_MEQ = 2.8
 export const CACO3_MG_PER_MEQ = 50.04

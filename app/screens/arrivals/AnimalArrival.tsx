@@ -1,4 +1,5 @@
 import { Link } from 'react-aria-components'
+import { measureText } from '../../../core/words/measure.ts'
 import { useParams } from 'react-router'
 import { arrivalOf } from '../../../core/arrivals/history.ts'
 import { trainingOf } from '../../../core/arrivals/introductions.ts'
@@ -49,7 +50,7 @@ export function AnimalArrival() {
     bag
       ? [
           'bag',
-          `${figures(bag.volumeL)} L, ${value('salinity', bag.salinityPsu)}, ${value('temp', bag.temperatureC)}, pH ${bag.pH.toFixed(1)}, ammonia ${figures(bag.tanMgPerL)} mg/L`,
+          `${measureText(bag.volumeL, 'L', settings.units, 3)}, ${value('salinity', bag.salinityPsu)}, ${value('temp', bag.temperatureC)}, pH ${bag.pH.toFixed(1)}, ammonia ${figures(bag.tanMgPerL)} mg/L`,
         ]
       : null,
     run && run.start.assumed.length > 0

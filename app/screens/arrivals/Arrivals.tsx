@@ -139,7 +139,7 @@ function LiveRun({ run }: { run: Run }) {
   const { journal, settings } = useHousehold()
   const now = useNow()
   const { next } = runNow(run, now)
-  const { title, figure } = stepWords(next, run.setup.method, instantOf(run, next.minute) <= now)
+  const { title, figure } = stepWords(next, run.setup.method, instantOf(run, next.minute) <= now, settings.units)
   return (
     <Live aria-label={`Under way: ${runLabel(run)}`}>
       <div>

@@ -1,4 +1,5 @@
 import { memo, useId } from 'react'
+import { shownUnit } from '../../../core/words/measure.ts'
 import { styled } from 'styled-components'
 import {
   bagField,
@@ -7,13 +8,15 @@ import {
   tankField,
   type BagContext,
   type BagReading,
+  limitTyped,
+  limitUnit,
 } from '../../../core/arrivals/bag-form.ts'
 import { BAG_FIGURES, figureLabel, figureUnit, typedFigure } from '../../../core/arrivals/figures.ts'
 import { limitsFor, mindsSalinity } from '../../../core/acclimation/limits.ts'
-import { degreesWords, psuWords } from '../../../core/acclimation/words.ts'
+import { psuWords } from '../../../core/acclimation/words.ts'
 import type { Limits } from '../../../core/acclimation/trials.ts'
 import type { Fault, Values } from '../../../core/calculators/calculator.ts'
-import { gallonsOf, volumeWords } from '../../../core/household/settings.ts'
+import { gallonsOf } from '../../../core/household/settings.ts'
 import { momentBeside } from '../../../core/time/words.ts'
 import type { WaterFigure } from '../../../core/arrivals/water.ts'
 import { figureShown, figureTyped } from '../../fields/figure-text.ts'
@@ -167,9 +170,6 @@ export function BagFields({ values, context, read, touched, onChange, part }: Ba
       ? taken(tankField(figure))
       : { taken: typedFigure(figure, water[figure].value, units), why: `read ${momentBeside(at, now, settings.clock)}` }
   }
-  /** Litres that stand for an empty field, in the household's measure beside. */
-  const takenLitres = (id: string) =>
-    taken(id, gallonsOf(units) ? `${ASSUMED}, ${volumeWords(Number(read.assumed[id]), units)}` : ASSUMED)
   const tick = (id: string, start: boolean, words: string) => (
     <Tick>
       <input
@@ -197,7 +197,7 @@ export function BagFields({ values, context, read, touched, onChange, part }: Ba
           </Heading>
           <FigureInput
             label="Water round it"
-            unit="L"
+            unit={shownUnit('L', units)}
             note={gallonsOf(units) ? 'or with its unit: 1.5 qt, 40 fl oz' : undefined}
             {...field(bagField(animal.id, 'litres'))}
           />
@@ -239,8 +239,8 @@ export function BagFields({ values, context, read, touched, onChange, part }: Ba
       <Stack $gap={12} role="group" aria-label="Container and room">
         <Heading as="h2">Container and room</Heading>
         <Pair>
-          <FigureInput label="Holds" unit="L" {...field('capacity')} {...takenLitres('capacity')} />
-          <FigureInput label="Poured off to" unit="L" {...field('leave')} {...takenLitres('leave')} />
+          <FigureInput label="Holds" unit={shownUnit('L', units)} {...field('capacity')} {...taken('capacity')} />
+          <FigureInput label="Poured off to" unit={shownUnit('L', units)} {...field('leave')} {...taken('leave')} />
           <FigureInput label="Room" unit={figureUnit('temperatureC', units)} {...field('room')} {...taken('room')} />
           <FigureInput label="Float" unit="min" {...field('float')} {...taken('float')} />
         </Pair>
@@ -260,13 +260,13 @@ export function BagFields({ values, context, read, touched, onChange, part }: Ba
   )
 }
 
-const LIMITS: readonly { id: keyof Limits; label: string; unit: string; salt?: true }[] = [
-  { id: 'maxPsuPerHour', label: 'Salinity, at most', unit: 'psu/h', salt: true },
-  { id: 'matchPsu', label: 'Ends within', unit: 'psu', salt: true },
-  { id: 'matchC', label: 'Ends within', unit: '°C' },
-  { id: 'matchDkh', label: 'Hardness ends within', unit: 'dKH' },
-  { id: 'maxFreeAmmoniaMgPerL', label: 'Free ammonia, at most', unit: 'mg/L' },
-  { id: 'maxMinutes', label: 'Longest wait', unit: 'min' },
+const LIMITS: readonly { id: keyof Limits; label: string; salt?: true }[] = [
+  { id: 'maxPsuPerHour', label: 'Salinity, at most', salt: true },
+  { id: 'matchPsu', label: 'Ends within', salt: true },
+  { id: 'matchC', label: 'Ends within' },
+  { id: 'matchDkh', label: 'Hardness ends within' },
+  { id: 'maxFreeAmmoniaMgPerL', label: 'Free ammonia, at most' },
+  { id: 'maxMinutes', label: 'Longest wait' },
 ]
 
 function LimitFields({
@@ -283,13 +283,6 @@ function LimitFields({
   const own = read.limits.get(animal.id)
   if (!own) return null
   const { units } = context
-  /** Limits are kept as the handbook has them; a household of other habits sees them in its own beside. */
-  const inOwn = (id: keyof Limits, value: number): string | null =>
-    id === 'matchC' && units.temperature === 'F'
-      ? degreesWords(value, units)
-      : (id === 'matchPsu' || id === 'maxPsuPerHour') && units.salinity === 'sg'
-        ? psuWords(value, units)
-        : null
   const bag = read.question?.animals.find(({ id }) => id === animal.id)?.bag
   const known = limitsFor(animal.group, bag?.salinityPsu ?? 0, context.water.salinityPsu.value)!
   return (
@@ -308,14 +301,14 @@ function LimitFields({
         </Small>
         <Pair>
           {LIMITS.filter(({ id, salt }) => (!salt || mindsSalinity(own)) && known.limits[id] !== undefined).map(
-            ({ id, label, unit }) => (
+            ({ id, label }) => (
               <FigureInput
                 key={id}
                 label={label}
-                unit={unit}
+                unit={limitUnit(id, units)}
                 {...field(limitField(animal.id, id))}
-                taken={String(known.limits[id])}
-                why={['handbook', inOwn(id, known.limits[id]!)].filter(Boolean).join(', ')}
+                taken={limitTyped(id, known.limits[id]!, units)}
+                why="handbook"
               />
             ),
           )}

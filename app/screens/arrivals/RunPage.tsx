@@ -151,7 +151,7 @@ function LiveRun({ run }: { run: Run }) {
   const { next, readyAt } = followed
   const due = instantOf(run, next.minute)
   const isDue = now >= due
-  const words = stepWords(next, run.setup.method, isDue)
+  const words = stepWords(next, run.setup.method, isDue, settings.units)
   const isNow = isDue && (next.kind === 'move' || next.kind === 'measure' || next.kind === 'choose')
   const warnings = runWarnings(run, followed, now, settings)
   const awake = useAwake()
@@ -194,7 +194,7 @@ function LiveRun({ run }: { run: Run }) {
           <Small style={{ fontSize: 15 }}>
             to {tankName(journal, run.start.tankId)}, since {timeOf(run.startedAt, settings.clock)}, minute{' '}
             {Math.floor(minuteOf(run, now))}
-            {run.setup.method && `; ${methodWords(run.setup.method)}`}
+            {run.setup.method && `; ${methodWords(run.setup.method, settings.units)}`}
           </Small>
         </div>
         {others.length > 0 && (

@@ -1,4 +1,5 @@
 import { useRef } from 'react'
+import { measureText } from '../../../core/words/measure.ts'
 import { styled } from 'styled-components'
 import { targetOf, type Followed } from '../../../core/acclimation/follow.ts'
 import { minuteOf, instantOf, type Run } from '../../../core/arrivals/runs.ts'
@@ -68,7 +69,7 @@ export function RunState({ run, followed, now }: { run: Run; followed: Followed;
                     ? `tank ${quantity.text(quantity.tank)}`
                     : quantity.band
                       ? `at most ${quantity.text(quantity.band[1])}`
-                      : `${followed.now.volumeL.toFixed(1)} L in all`}
+                      : `${measureText(followed.now.volumeL, 'L', settings.units, 3)} in all`}
                 </Small>
               </dd>
             </div>
@@ -78,7 +79,7 @@ export function RunState({ run, followed, now }: { run: Run; followed: Followed;
       <div ref={box}>
         {width > 0 && (
           <CurveColumn
-            label={`The water over the minutes: salinity ${said('salinityPsu')?.text(followed.now.salinityPsu) ?? ''}, temperature ${followed.now.temperatureC.toFixed(1)} °C, pH ${followed.now.pH.toFixed(2)}, free ammonia ${followed.now.freeAmmoniaMgPerL.toFixed(3)} mg/L, ${Math.round(followed.now.bagWaterFraction * 100)} % bag water`}
+            label={`The water over the minutes: salinity ${said('salinityPsu')?.text(followed.now.salinityPsu) ?? ''}, temperature ${measureText(followed.now.temperatureC, '°C', settings.units, 3)}, pH ${followed.now.pH.toFixed(2)}, free ammonia ${followed.now.freeAmmoniaMgPerL.toFixed(3)} mg/L, ${Math.round(followed.now.bagWaterFraction * 100)} % bag water`}
             width={width}
             quantities={quantities}
             domains={domains}

@@ -22,7 +22,9 @@ import { copperForecast, fallsTo } from '../../../core/courses/forecast.ts'
 import { dayAs, dayBeside, momentBeside } from '../../../core/time/words.ts'
 import { MS_PER_DAY, type ZoneClock } from '../../../core/time/zone.ts'
 import { Figure, Small } from '../../look/text.ts'
-import { figures } from '../../../core/words/numbers.ts'
+import { levelTrend } from '../../../core/courses/trend.ts'
+import type { UnitHabits } from '../../../core/household/settings.ts'
+import { measureText } from '../../../core/words/measure.ts'
 
 const Box = styled.figure`
   .recharts-text {
@@ -55,7 +57,7 @@ interface Row {
   low?: boolean
 }
 
-function rowsOf({ facts, course, known, clock }: CoursePlan, fit: ConcentrationFit | null, until: number): Row[] {
+function rowsOf({ facts, course, known }: CoursePlan, fit: ConcentrationFit | null, until: number): Row[] {
   const { readings, events, volumeL, now } = facts
   if (volumeL === null) return []
   const rows: Row[] = []
@@ -81,7 +83,7 @@ function rowsOf({ facts, course, known, clock }: CoursePlan, fit: ConcentrationF
       at: ms,
       reading: mgPerL,
       spread: [Math.min(mgPerL, width), width],
-      low: clock.breaks.some(({ from, to }) => ms >= from && (to === null || ms < to)),
+      low: mgPerL < course.dose.low,
     })
   }
   // From the last reading on everything is hope: what was dosed since, then the forecast.
@@ -107,10 +109,11 @@ interface ChartProps {
   fit: ConcentrationFit | null
   zone: ZoneClock
   now: number
+  units: UnitHabits
 }
 
 /** Copper in the water against its range: readings with their uncertainty, what was dosed and changed, and the forecast. */
-export default function ConcentrationChart({ plan, fit, zone, now }: ChartProps) {
+export default function ConcentrationChart({ plan, fit, zone, now, units }: ChartProps) {
   const { course, facts, clock } = plan
   const hatch = useId()
   const until = course.ended
@@ -260,7 +263,7 @@ export default function ConcentrationChart({ plan, fit, zone, now }: ChartProps)
         </ComposedChart>
       </ResponsiveContainer>
       <figcaption>
-        <Small style={{ fontSize: 15, color: 'var(--ink)' }}>{captionOf(plan, fit, zone, now)}</Small>
+        <Small style={{ fontSize: 15, color: 'var(--ink)' }}>{captionOf(plan, fit, zone, now, units)}</Small>
       </figcaption>
     </Box>
   )
@@ -285,13 +288,20 @@ export function captionOf(
   fit: ConcentrationFit | null,
   zone: ZoneClock,
   now: number,
+  units: UnitHabits,
 ): string {
   if (facts.volumeL === null) return 'The net volume is not worked out: nothing can be said of the level.'
   if (!known?.reading) return 'No reading yet: the dotted line is what the doses should make.'
   if (!fit) return ''
-  const perDay = known.mgPerL * (1 - 2 ** (-24 / fit.halfLifeHours))
   const { low } = course.dose
-  const reaches = fallsTo(known.mgPerL, low, fit.halfLifeHours, now)
+  const trend = levelTrend(facts)
+  // Readings say better than the model how fast it falls, once there are enough of them.
+  const perDay = trend ? -trend.perDay : known.mgPerL * (1 - 2 ** (-24 / fit.halfLifeHours))
+  const reaches = trend
+    ? trend.perDay < 0 && known.mgPerL > low
+      ? now + ((known.mgPerL - low) / -trend.perDay) * MS_PER_DAY
+      : null
+    : fallsTo(known.mgPerL, low, fit.halfLifeHours, now)
   const falling = perDay < 0.005 ? 'Hardly falling by itself.' : `Falling about ${perDay.toFixed(2)} a day by itself.`
   const until =
     known.mgPerL < low
@@ -303,7 +313,7 @@ export function captionOf(
   return [
     falling,
     until,
-    `A ${figures(tenth, 2)} L change takes off ${(known.mgPerL * (tenth / facts.volumeL)).toFixed(2)}.`,
+    `A change of ${measureText(tenth, 'L', units, 2)} takes off ${(known.mgPerL * (tenth / facts.volumeL)).toFixed(2)}.`,
   ]
     .filter(Boolean)
     .join(' ')

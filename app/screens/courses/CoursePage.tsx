@@ -147,7 +147,7 @@ function CourseBody({ plan }: { plan: CoursePlan }) {
             </Heading>
             <ChartRoom>
               <Suspense fallback={null}>
-                <ConcentrationChart plan={plan} fit={fit} zone={zone} now={now} />
+                <ConcentrationChart plan={plan} fit={fit} zone={zone} now={now} units={units} />
               </Suspense>
             </ChartRoom>
           </section>

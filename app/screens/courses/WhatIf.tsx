@@ -19,7 +19,7 @@ import { thisInstant, useNow } from '../../frame/now.tsx'
 import { useHousehold } from '../../journal/provider.tsx'
 import { HandbookLink } from '../../look/HandbookLink.tsx'
 import { Heading, Small } from '../../look/text.ts'
-import { figures } from '../../../core/words/numbers.ts'
+import { measureText } from '../../../core/words/measure.ts'
 
 const Question = styled.div`
   padding: 10px 0;
@@ -97,7 +97,7 @@ const numberIn = (text: string) => {
 }
 
 function IfChanged({ plan }: { plan: CoursePlan }) {
-  const { journal } = useHousehold()
+  const { journal, settings } = useHousehold()
   const id = useId()
   const [text, setText] = useState('20')
   const percent = numberIn(text)
@@ -117,7 +117,7 @@ function IfChanged({ plan }: { plan: CoursePlan }) {
       </Ask>
       {outcome ? (
         <Answer $tone={outcome.breaks ? 'act' : 'plain'}>
-          {figures(outcome.litres)} L, leaves {outcome.afterMgPerL.toFixed(2)}
+          {measureText(outcome.litres, 'L', settings.units, 3)}, leaves {outcome.afterMgPerL.toFixed(2)}
           {outcome.breaks && ', under the range'}
           {outcome.dose && `; mix ${amountText(outcome.dose)} into the new water and the level does not fall`}
         </Answer>

@@ -5,6 +5,7 @@ import { styled } from 'styled-components'
 import {
   CALCULATORS,
   computed,
+  fieldsShown,
   type Calculator,
   type Fault,
   type Field,
@@ -19,7 +20,7 @@ import { useHousehold } from '../../journal/provider.tsx'
 import { FieldGrid, Page } from '../../look/page.ts'
 import { Quiet, Small, Stack, Title } from '../../look/text.ts'
 import { useIsPhone } from '../../look/useWidth.ts'
-import { figures } from '../../../core/words/numbers.ts'
+import { measureText, shownFigure } from '../../../core/words/measure.ts'
 import { paramsOf, tankOf, valuesOf } from './address.ts'
 import { AnswerLead, AnswerRest } from './AnswerView.tsx'
 import { DoseLog } from './DoseLog.tsx'
@@ -136,7 +137,8 @@ function useProducts(): KnownProduct[] {
 }
 
 function DoseBody({ calculator }: { calculator: Calculator }) {
-  const { journal } = useHousehold()
+  const { journal, settings } = useHousehold()
+  const { units } = settings
   const [params, setParams] = useSearchParams()
   const products = useProducts()
   const isPhone = useIsPhone()
@@ -144,8 +146,8 @@ function DoseBody({ calculator }: { calculator: Calculator }) {
   const [tankId, setTankId] = useState(() => tankOf(params))
   const [touched, setTouched] = useState<ReadonlySet<string>>(() => new Set(Object.keys(valuesOf(params))))
   const tank = tankId === null ? null : tankById(journal, tankId)
-  const fields = calculator.fields(values, products)
-  const result = computed(calculator, values, products)
+  const fields = fieldsShown(calculator, values, products, units)
+  const result = computed(calculator, values, products, units)
   const faults = 'faults' in result ? result.faults : {}
   const change = (fieldId: string, value: string) => {
     const next = { ...values, [fieldId]: value }
@@ -155,7 +157,7 @@ function DoseBody({ calculator }: { calculator: Calculator }) {
   const pickTank = (picked: string) => {
     const chosen = picked === '' ? null : picked
     const netL = chosen === null ? undefined : tankById(journal, chosen)?.volume?.netL
-    const next = netL === undefined ? values : { ...values, volumeL: String(Number(netL.toPrecision(5))) }
+    const next = netL === undefined ? values : { ...values, volumeL: shownFigure(netL, 'L', units, 5) }
     setTankId(chosen)
     setValues(next)
   }
@@ -262,7 +264,7 @@ function CalculatorPick({ calculator }: { calculator: Calculator }) {
 }
 
 function TankPick({ tankId, onPick }: { tankId: string | null; onPick: (tankId: string) => void }) {
-  const { journal } = useHousehold()
+  const { journal, settings } = useHousehold()
   const id = useId()
   return (
     <FieldShell id={id} label="Tank">
@@ -271,7 +273,7 @@ function TankPick({ tankId, onPick }: { tankId: string | null; onPick: (tankId: 
         {tanksOf(journal).map(({ id: value, name, volume }) => (
           <option key={value} value={value}>
             {name}
-            {volume ? `, ${figures(volume.netL)} L` : ''}
+            {volume ? `, ${measureText(volume.netL, 'L', settings.units, 3)}` : ''}
           </option>
         ))}
       </Select>

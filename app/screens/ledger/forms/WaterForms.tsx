@@ -1,5 +1,7 @@
 import { useForm } from 'react-hook-form'
 import { ingredientById } from '../../../../core/catalogue/ingredient.ts'
+import type { UnitHabits } from '../../../../core/household/settings.ts'
+import { measureText } from '../../../../core/words/measure.ts'
 import { shelfOf } from '../../../../core/household/shelf.ts'
 import type { ContentOf } from '../../../../core/journal/entry.ts'
 import { readDose, readWaterChange } from '../../../../core/logline/water.ts'
@@ -177,7 +179,7 @@ export function DoseForm({ tank, day, correcting, onDone }: FormProps<ContentOf<
             figure
             autoFocus
             problem={problems['amount']}
-            hint={doseHint(massMg, ingredient?.strengthOf, tank.volume?.netL ?? null)}
+            hint={doseHint(massMg, ingredient?.strengthOf, tank.volume?.netL ?? null, settings.units)}
           />
           <AreaField control={form.control} name="note" label="Note" />
         </>
@@ -186,9 +188,14 @@ export function DoseForm({ tank, day, correcting, onDone }: FormProps<ContentOf<
   )
 }
 
-function doseHint(massMg: number | null, of: string | undefined, netL: number | null): string | undefined {
+function doseHint(
+  massMg: number | null,
+  of: string | undefined,
+  netL: number | null,
+  units: UnitHabits,
+): string | undefined {
   if (massMg === null || of === undefined) return undefined
   return netL === null
     ? `${figures(massMg)} mg of ${of}`
-    : `${figures(massMg)} mg of ${of}: adds ${figures(massMg / netL)} mg/L to ${figures(netL)} L net`
+    : `${figures(massMg)} mg of ${of}: adds ${figures(massMg / netL)} mg/L to ${measureText(netL, 'L', units, 3)} net`
 }
