@@ -1,5 +1,6 @@
 import { DOSES } from '../catalogue/treatments/doses.data.ts'
 import { ingredientById } from '../catalogue/ingredient.ts'
+import { sourceWords } from '../words/sources.ts'
 import { mgPerUnit } from '../dosing/product.ts'
 import type { Calculator } from './calculator.ts'
 import { notOver, productFields, readProduct } from './product-fields.ts'
@@ -171,7 +172,7 @@ export const BATH: Calculator = {
           ? [{ what: 'again after', value: `${dose.redoseHours[0]}–${dose.redoseHours[1]} h` }]
           : []),
         ...(isLittle ? [{ what: 'the tool', value: 'cannot measure so little: a thinner stock' }] : []),
-        { what: 'source', value: dose.source },
+        { what: 'source', value: sourceWords(dose.source) },
       ],
       cautions: [
         [ingredient?.caution, ingredient?.law].filter(Boolean).join(' '),
@@ -230,7 +231,7 @@ export const FOOD: Calculator = {
       lines: [
         ...(dose.courseDays ? [{ what: 'for', value: `${dose.courseDays[0]}–${dose.courseDays[1]} days` }] : []),
         { what: 'bind it with', value: 'unflavoured gelatin or agar; keep cold, discard after 7 days' },
-        { what: 'source', value: dose.source },
+        { what: 'source', value: sourceWords(dose.source) },
       ],
       cautions: [
         [ingredient?.caution, ingredient?.law].filter(Boolean).join(' '),

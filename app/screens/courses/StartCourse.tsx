@@ -28,7 +28,7 @@ import { Page, TwoParts } from '../../look/page.ts'
 import { Bar, Figure, Heading, Line, Rows, Small, Stack, Title } from '../../look/text.ts'
 import { capital } from '../../../core/words/numbers.ts'
 import { quantityText, volume } from '../../../core/words/quantities.ts'
-import { sourceWords } from '../../words/sources.ts'
+import { sourceWords } from '../../../core/words/sources.ts'
 import { concernKey, fishIn, rampChoices, startContent, startProblems, type StartValues } from './start.ts'
 
 const Choice = styled.div`

@@ -7,7 +7,7 @@ import { inputShape, Label } from '../../fields/shell.tsx'
 import { Page } from '../../look/page.ts'
 import { Bar, Figure, Heading, Quiet, Small, Stack, Title } from '../../look/text.ts'
 import { capital, plural } from '../../../core/words/numbers.ts'
-import { sourceWords } from '../../words/sources.ts'
+import { sourceWords } from '../../../core/words/sources.ts'
 import { fieldName, rowText, rowTitle, shown, TITLE_FIELDS, type Piece } from './values.ts'
 import { placeOf, useHandbook, type Handbook as Whole, type LoadedChapter } from './whole.ts'
 
@@ -207,7 +207,7 @@ function ChapterBody({ chapter, whole }: { chapter: LoadedChapter; whole: Whole 
   return (
     <Stack $gap={34}>
       {chapter.tables.map((table) => (
-        <section key={table.id}>
+        <section key={table.id} {...(!table.rows.some((row, i) => rowId(row, i) === table.id) && { id: table.id })}>
           <Heading>
             {table.title}
             <Quiet style={{ fontSize: 14 }}>{plural(table.rows.length, 'row')}</Quiet>

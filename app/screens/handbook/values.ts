@@ -1,6 +1,7 @@
 import type { SignRule } from '../../../core/catalogue/handbook/handbook.schema.ts'
 import { ingredientById } from '../../../core/catalogue/ingredient.ts'
 import { signById } from '../../../core/catalogue/sign.ts'
+import { withoutMarks } from '../../../core/words/sources.ts'
 import { figures } from '../../../core/words/numbers.ts'
 
 /** A piece of a value as it is shown: words, or words that lead to another row. */
@@ -183,8 +184,8 @@ function objectPieces(value: Record<string, unknown>, where: Where): readonly Pi
     const words = [value['only'], value['words']].filter(Boolean).map(String).map(idWords).join(', ')
     return [...agents, words ? (agents.length > 0 ? ` (${words})` : words) : '']
   }
-  if (typeof value['words'] === 'string') return [value['words']]
-  if (typeof value['remark'] === 'string') return [value['remark']]
+  if (typeof value['words'] === 'string') return [withoutMarks(value['words'])]
+  if (typeof value['remark'] === 'string') return [withoutMarks(value['remark'])]
   return null
 }
 
@@ -193,7 +194,7 @@ export function shown(value: unknown, where: Where): Shown {
   if (value === null || value === undefined || value === '') return []
   if (typeof value === 'number') return [[figures(value, 6)]]
   if (typeof value === 'boolean') return [[value ? 'yes' : 'no']]
-  if (typeof value === 'string') return [[where(value) ? reference(value, where) : value]]
+  if (typeof value === 'string') return [[where(value) ? reference(value, where) : withoutMarks(value)]]
   if (isRange(value)) return [[rangeText(value)]]
   if (Array.isArray(value)) {
     if (value.length > 0 && value.every((one) => typeof one === 'number'))

@@ -142,7 +142,7 @@ function KitForm({ tank, kit, onDone }: { tank: Tank; kit: Kit | null; onDone: (
           after={parameter.unit}
           figure
           problem={problems['abs']}
-          hint="half of what it can be off, 95 times in 100"
+          hint="by how much a value can be off, up or down, as the leaflet says"
         />
         <TextField
           control={control}
