@@ -1,5 +1,5 @@
 import { defineConfig } from '@playwright/test'
-import { CHROMIUM, CHROMIUM_FLAGS, PORT } from './e2e/support/place.ts'
+import { CHROMIUM, CHROMIUM_FLAGS, PORT, sampleChosen } from './e2e/support/place.ts'
 
 export default defineConfig({
   testDir: 'e2e',
@@ -14,6 +14,7 @@ export default defineConfig({
   reporter: [['list'], ['json', { outputFile: '.build/e2e.json' }]],
   use: {
     baseURL: `http://127.0.0.1:${PORT}`,
+    storageState: sampleChosen(`http://127.0.0.1:${PORT}`),
     viewport: { width: 1280, height: 800 },
     locale: 'en-GB',
     timezoneId: 'Europe/Lisbon',

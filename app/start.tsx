@@ -2,9 +2,8 @@ import './look/base.css'
 import { QueryClient, QueryClientProvider } from '@tanstack/react-query'
 import { StrictMode } from 'react'
 import { createRoot } from 'react-dom/client'
-import { RouterProvider } from 'react-router'
 import { NowProvider } from './frame/now.tsx'
-import { createRoutes } from './frame/routes.tsx'
+import { AppRoutes } from './frame/routes.tsx'
 import { JournalProvider } from './journal/provider.tsx'
 import { startLook } from './look/look.ts'
 import { startOffline } from './frame/offline.ts'
@@ -22,7 +21,7 @@ export function startApp(root: HTMLElement, ports: Ports): void {
       <QueryClientProvider client={client}>
         <JournalProvider ports={ports}>
           <NowProvider>
-            <RouterProvider router={createRoutes()} />
+            <AppRoutes />
           </NowProvider>
         </JournalProvider>
       </QueryClientProvider>

@@ -1,4 +1,4 @@
-import { useRouteError } from 'react-router'
+import type { FallbackProps } from 'react-error-boundary'
 import { styled } from 'styled-components'
 import { appBase } from './base.ts'
 import { ButtonLink } from '../look/buttons.ts'
@@ -24,8 +24,7 @@ export function NothingHere() {
 }
 
 /** Shown where a screen failed: the journal itself is on disk and safe. */
-export function SomethingBroke() {
-  const error = useRouteError()
+export function SomethingBroke({ error }: FallbackProps) {
   return (
     <Page>
       <Stack>
@@ -36,9 +35,7 @@ export function SomethingBroke() {
         </p>
         <Small>{error instanceof Error ? error.message : String(error)}</Small>
         <div>
-          <ButtonLink href="/" onPress={() => window.location.assign(appBase())}>
-            Load Brinvo again
-          </ButtonLink>
+          <ButtonLink href={appBase().pathname}>Load Brinvo again</ButtonLink>
         </div>
       </Stack>
     </Page>

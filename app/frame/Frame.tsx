@@ -165,7 +165,7 @@ function useNewScreen(main: React.RefObject<HTMLElement | null>): () => void {
 }
 
 function Inside({ notices }: { notices: ReactNode }) {
-  const { journal } = useHousehold()
+  const { journal, which } = useHousehold()
   const [showKeys, setShowKeys] = useState(false)
   const main = useRef<HTMLElement>(null)
   useShortcuts({ showKeys: () => setShowKeys(true) })
@@ -186,7 +186,7 @@ function Inside({ notices }: { notices: ReactNode }) {
       <Main ref={main} tabIndex={-1} onScroll={onScroll}>
         <Suspense fallback={<Loading />}>{isSetUp ? <Outlet /> : <FirstRun />}</Suspense>
       </Main>
-      {isSetUp ? <LogLine onShowKeys={() => setShowKeys(true)} /> : <div />}
+      {isSetUp ? <LogLine key={which} onShowKeys={() => setShowKeys(true)} /> : <div />}
       {showKeys && (
         <Suspense fallback={null}>
           <ShortcutList onClose={() => setShowKeys(false)} />

@@ -25,6 +25,23 @@ describe('the log line', () => {
     expect(status).toHaveTextContent('keeps: Quarantine, copper 2.16 mg/L ± 0.16, now')
   })
 
+  test('a line that was left half typed is there again, and says when it was typed once that is long ago', async () => {
+    const first = await open()
+    await first.user.type(first.field, 'quar cu 2.1')
+    first.unmount()
+    const stored = JSON.parse(localStorage.getItem('brinvo-draft-sample-log-line')!) as { at: number }
+    localStorage.setItem('brinvo-draft-sample-log-line', JSON.stringify({ ...stored, at: stored.at - 3 * 3_600_000 }))
+    await renderInHousehold(<LogLine onShowKeys={jest.fn()} />, household(), '/', true)
+    const field = await screen.findByRole('combobox')
+    expect(field).toHaveValue('quar cu 2.1')
+    expect(screen.getByRole('status')).toHaveTextContent(/^typed .*: keeps: Quarantine, copper 2.1/)
+    await first.user.type(field, '6')
+    expect(screen.getByRole('status')).toHaveTextContent(/^keeps: Quarantine, copper 2.16/)
+    await first.user.type(field, '{Enter}')
+    await waitFor(() => expect(screen.getByRole('status')).toHaveTextContent('Kept.'))
+    expect(localStorage.getItem('brinvo-draft-sample-log-line')).toBeNull()
+  })
+
   test('Enter keeps it, clears the line and says so; undo strikes it out', async () => {
     const { user, field, status } = await open()
     await user.type(field, 'needle ate{Enter}')

@@ -5,12 +5,14 @@ import type { Choice, ReadBack } from '../../core/logline/types.ts'
 import { courseVerdict, VERDICT_WORDS } from '../../core/courses/range-words.ts'
 import type { Content, Entry } from '../../core/journal/entry.ts'
 import type { Journal } from '../../core/journal/journal.ts'
+import { forgetDraft, keepDraft, readDraft } from '../fields/draft.ts'
 import { locale } from '../fields/figure-text.ts'
 import { useKeeping, UnkeptNote } from '../journal/keeping.tsx'
 import { useHousehold } from '../journal/provider.tsx'
 import { PlainButton } from '../look/buttons.ts'
 import { contentReadBack, wordingOf, type Mark } from '../words/entries.ts'
 import { momentBeside } from '../../core/time/words.ts'
+import { MS_PER_MINUTE } from '../../core/time/zone.ts'
 import { plural } from '../../core/words/numbers.ts'
 import { LOG_LINE_ID } from './shortcuts.ts'
 import { thisInstant, useNow } from './now.tsx'
@@ -149,10 +151,12 @@ const optionsOf = (back: ReadBack): Choice[] =>
 
 /** One line at the foot of every screen that makes entries, reading back what it would keep as it is typed. */
 export function LogLine({ onShowKeys }: { onShowKeys: () => void }) {
-  const { journal, settings, revision, strike } = useHousehold()
+  const { journal, settings, revision, strike, which } = useHousehold()
+  const draft = `${which}-log-line`
   const minute = useNow()
   const { keep, run, busy, unkept, clearUnkept } = useKeeping()
-  const [text, setText] = useState('')
+  const [left] = useState(() => readDraft<string>(draft))
+  const [text, setText] = useState(left?.values ?? '')
   const [marked, setMarked] = useState(-1)
   const [kept, setKept] = useState<{ entries: Entry[]; undone: boolean } | null>(null)
   const field = useRef<HTMLInputElement>(null)
@@ -168,6 +172,8 @@ export function LogLine({ onShowKeys }: { onShowKeys: () => void }) {
 
   const type = (next: string) => {
     setText(next)
+    if (next === '') forgetDraft(draft)
+    else keepDraft(draft, next, thisInstant())
     setMarked(-1)
     setKept(null)
   }
@@ -183,6 +189,7 @@ export function LogLine({ onShowKeys }: { onShowKeys: () => void }) {
     const entries = await keep(now.contents)
     if (!entries) return
     setText((current) => (current === text ? '' : current))
+    forgetDraft(draft)
     setKept({ entries, undone: false })
   }
   const undo = async () => {
@@ -256,7 +263,12 @@ export function LogLine({ onShowKeys }: { onShowKeys: () => void }) {
           {kept ? (
             <Kept kept={kept} onUndo={() => void undo()} />
           ) : (
-            <ReadingBack back={back} wording={wording} now={minute} />
+            <>
+              {left !== null && text === left.values && minute - left.at > LEFT_MS && (
+                <Unsure>typed {momentBeside(left.at, minute, settings.clock)}: </Unsure>
+              )}
+              <ReadingBack back={back} wording={wording} now={minute} />
+            </>
           )}
         </Back>
         <KeepButton type="button" data-ready={ready} aria-disabled={!ready} onClick={() => void enter()}>
@@ -266,6 +278,9 @@ export function LogLine({ onShowKeys }: { onShowKeys: () => void }) {
     </Dock>
   )
 }
+
+/** A line that was left half an hour ago is told apart from one just typed: it would be kept as of now. */
+const LEFT_MS = 30 * MS_PER_MINUTE
 
 const EXAMPLE = 'quar cu 2.1 · hall change 20L · needle ate'
 

@@ -15,6 +15,8 @@ export function startOffline(): void {
         once: true,
       })
     },
-    (error: unknown) => console.warn('Brinvo cannot open offline here:', error),
+    () => {
+      // Refused by the browser (private windows do): Brinvo works as long as its server answers.
+    },
   )
 }

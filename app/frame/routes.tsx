@@ -1,104 +1,69 @@
-import { createBrowserRouter, type RouteObject } from 'react-router'
+import { lazy, type ComponentType } from 'react'
+import { ErrorBoundary } from 'react-error-boundary'
+import { BrowserRouter, Route, Routes } from 'react-router'
 import { Ledger } from '../screens/ledger/Ledger.tsx'
 import { appBase } from './base.ts'
 import { Frame } from './Frame.tsx'
 import { NothingHere, SomethingBroke } from './Fallbacks.tsx'
 
+// One screen under two addresses is the same component, so that it stays mounted between them.
+const ExpectBox = lazy(async () => ({ default: (await import('../screens/arrivals/ExpectBox.tsx')).ExpectBox }))
+const ProductPage = lazy(async () => ({ default: (await import('../screens/shelf/ProductPage.tsx')).ProductPage }))
+
 /** The ledger opens with the app; every other screen loads when it is opened. */
-export function createRoutes() {
-  const routes: RouteObject[] = [
-    {
-      element: <Frame />,
-      errorElement: <SomethingBroke />,
-      hydrateFallbackElement: <></>,
-      children: [
-        { index: true, element: <Ledger /> },
-        { path: 'tanks', lazy: async () => ({ Component: (await import('../screens/tanks/Tanks.tsx')).Tanks }) },
-        {
-          path: 'tanks/new',
-          lazy: async () => ({ Component: (await import('../screens/tanks/NewTank.tsx')).NewTank }),
-        },
-        {
-          path: 'tanks/:tankId',
-          lazy: async () => ({ Component: (await import('../screens/tanks/TankPage.tsx')).TankPage }),
-        },
-        {
-          path: 'tanks/:tankId/add-animal',
-          lazy: async () => ({ Component: (await import('../screens/tanks/AddAnimal.tsx')).AddAnimal }),
-        },
-        {
-          path: 'arrivals',
-          lazy: async () => ({ Component: (await import('../screens/arrivals/Arrivals.tsx')).Arrivals }),
-        },
-        {
-          path: 'arrivals/new',
-          lazy: async () => ({ Component: (await import('../screens/arrivals/ExpectBox.tsx')).ExpectBox }),
-        },
-        {
-          path: 'arrivals/box/:boxId/change',
-          lazy: async () => ({ Component: (await import('../screens/arrivals/ExpectBox.tsx')).ExpectBox }),
-        },
-        {
-          path: 'arrivals/box/:boxId/:step?',
-          lazy: async () => ({ Component: (await import('../screens/arrivals/BoxPage.tsx')).BoxPage }),
-        },
-        {
-          path: 'arrivals/between',
-          lazy: async () => ({ Component: (await import('../screens/arrivals/BetweenTanks.tsx')).BetweenTanks }),
-        },
-        {
-          path: 'arrivals/run/:runId',
-          lazy: async () => ({ Component: (await import('../screens/arrivals/RunPage.tsx')).RunPage }),
-        },
-        {
-          path: 'arrivals/animal/:animalId',
-          lazy: async () => ({ Component: (await import('../screens/arrivals/AnimalArrival.tsx')).AnimalArrival }),
-        },
-        {
-          path: 'arrivals/together',
-          lazy: async () => ({ Component: (await import('../screens/arrivals/NewTogether.tsx')).NewTogether }),
-        },
-        {
-          path: 'arrivals/together/:introId',
-          lazy: async () => ({ Component: (await import('../screens/arrivals/Together.tsx')).Together }),
-        },
-        {
-          path: 'courses',
-          lazy: async () => ({ Component: (await import('../screens/courses/Courses.tsx')).Courses }),
-        },
-        {
-          path: 'courses/new',
-          lazy: async () => ({ Component: (await import('../screens/courses/StartCourse.tsx')).StartCourse }),
-        },
-        {
-          path: 'courses/:courseId',
-          lazy: async () => ({ Component: (await import('../screens/courses/CoursePage.tsx')).CoursePage }),
-        },
-        { path: 'shelf', lazy: async () => ({ Component: (await import('../screens/shelf/Shelf.tsx')).Shelf }) },
-        {
-          path: 'shelf/new',
-          lazy: async () => ({ Component: (await import('../screens/shelf/ProductPage.tsx')).ProductPage }),
-        },
-        {
-          path: 'shelf/:productId',
-          lazy: async () => ({ Component: (await import('../screens/shelf/ProductPage.tsx')).ProductPage }),
-        },
-        {
-          path: 'dose/:calculator?',
-          lazy: async () => ({ Component: (await import('../screens/dose/Dose.tsx')).Dose }),
-        },
-        {
-          path: 'handbook/:chapter?',
-          lazy: async () => ({ Component: (await import('../screens/handbook/Handbook.tsx')).Handbook }),
-        },
-        {
-          path: 'records',
-          lazy: async () => ({ Component: (await import('../screens/records/Records.tsx')).Records }),
-        },
-        { path: 'more', lazy: async () => ({ Component: (await import('../screens/more/More.tsx')).More }) },
-        { path: '*', element: <NothingHere /> },
-      ],
-    },
-  ]
-  return createBrowserRouter(routes, { basename: appBase().pathname })
+const SCREENS: Record<string, ComponentType> = {
+  tanks: lazy(async () => ({ default: (await import('../screens/tanks/Tanks.tsx')).Tanks })),
+  'tanks/new': lazy(async () => ({ default: (await import('../screens/tanks/NewTank.tsx')).NewTank })),
+  'tanks/:tankId': lazy(async () => ({ default: (await import('../screens/tanks/TankPage.tsx')).TankPage })),
+  'tanks/:tankId/add-animal': lazy(async () => ({
+    default: (await import('../screens/tanks/AddAnimal.tsx')).AddAnimal,
+  })),
+  arrivals: lazy(async () => ({ default: (await import('../screens/arrivals/Arrivals.tsx')).Arrivals })),
+  'arrivals/new': ExpectBox,
+  'arrivals/box/:boxId/change': ExpectBox,
+  'arrivals/box/:boxId/:step?': lazy(async () => ({
+    default: (await import('../screens/arrivals/BoxPage.tsx')).BoxPage,
+  })),
+  'arrivals/between': lazy(async () => ({
+    default: (await import('../screens/arrivals/BetweenTanks.tsx')).BetweenTanks,
+  })),
+  'arrivals/run/:runId': lazy(async () => ({ default: (await import('../screens/arrivals/RunPage.tsx')).RunPage })),
+  'arrivals/animal/:animalId': lazy(async () => ({
+    default: (await import('../screens/arrivals/AnimalArrival.tsx')).AnimalArrival,
+  })),
+  'arrivals/together': lazy(async () => ({
+    default: (await import('../screens/arrivals/NewTogether.tsx')).NewTogether,
+  })),
+  'arrivals/together/:introId': lazy(async () => ({
+    default: (await import('../screens/arrivals/Together.tsx')).Together,
+  })),
+  courses: lazy(async () => ({ default: (await import('../screens/courses/Courses.tsx')).Courses })),
+  'courses/new': lazy(async () => ({ default: (await import('../screens/courses/StartCourse.tsx')).StartCourse })),
+  'courses/:courseId': lazy(async () => ({ default: (await import('../screens/courses/CoursePage.tsx')).CoursePage })),
+  shelf: lazy(async () => ({ default: (await import('../screens/shelf/Shelf.tsx')).Shelf })),
+  'shelf/new': ProductPage,
+  'shelf/:productId': ProductPage,
+  'dose/:calculator?': lazy(async () => ({ default: (await import('../screens/dose/Dose.tsx')).Dose })),
+  'handbook/:chapter?': lazy(async () => ({ default: (await import('../screens/handbook/Handbook.tsx')).Handbook })),
+  records: lazy(async () => ({ default: (await import('../screens/records/Records.tsx')).Records })),
+  more: lazy(async () => ({ default: (await import('../screens/more/More.tsx')).More })),
+}
+
+/** Every address of the app with its screen. */
+export function AppRoutes() {
+  return (
+    <ErrorBoundary FallbackComponent={SomethingBroke}>
+      <BrowserRouter basename={appBase().pathname}>
+        <Routes>
+          <Route element={<Frame />}>
+            <Route index element={<Ledger />} />
+            {Object.entries(SCREENS).map(([path, Screen]) => (
+              <Route key={path} path={path} element={<Screen />} />
+            ))}
+            <Route path="*" element={<NothingHere />} />
+          </Route>
+        </Routes>
+      </BrowserRouter>
+    </ErrorBoundary>
+  )
 }

@@ -3,6 +3,7 @@ import { createContext, useCallback, useContext, useEffect, useMemo, useState, t
 import { DEFAULT_SETTINGS, settingsOf, type Settings } from '../../core/household/settings.ts'
 import type { Content, Entry } from '../../core/journal/entry.ts'
 import type { Journal } from '../../core/journal/journal.ts'
+import { NowSinceEntry } from '../frame/now.tsx'
 import type { Ports } from '../ports.ts'
 import { StorageRefusal, refusalOf } from '../storage/refusal.ts'
 import {
@@ -196,5 +197,9 @@ export function HouseholdProvider({
       },
     }
   }, [opened, revision, client, ports, show])
-  return <HouseholdContext.Provider value={value}>{children}</HouseholdContext.Provider>
+  return (
+    <HouseholdContext.Provider value={value}>
+      <NowSinceEntry newest={opened.journal.newestLogged}>{children}</NowSinceEntry>
+    </HouseholdContext.Provider>
+  )
 }

@@ -6,6 +6,7 @@ import { signLabel } from '../../core/catalogue/inspection.ts'
 import { animalById, animalLabel } from '../../core/household/animals.ts'
 import type { Settings, UnitHabits } from '../../core/household/settings.ts'
 import { courseName } from '../../core/courses/names.ts'
+import { taskName } from '../../core/schedule/task-name.ts'
 import { productById } from '../../core/household/shelf.ts'
 import { tankById } from '../../core/household/tanks.ts'
 import type { Content, ContentOf } from '../../core/journal/entry.ts'
@@ -53,6 +54,11 @@ export const EQUIPMENT_NAMES: Record<ContentOf<'equipment'>['item'], string> = {
   'dosing-pump': 'dosing pump',
   co2: 'CO2',
   'ammonia-binder': 'ammonia binder',
+}
+const TASK_STATES: Record<ContentOf<'task'>['state'], string> = {
+  done: 'done',
+  skipped: 'skipped',
+  postponed: 'put off',
 }
 const COUNT_NAMES: Record<ContentOf<'count'>['what'], string> = {
   'dip-count': 'came off',
@@ -230,7 +236,14 @@ export function contentMarks(content: Content, wording: Wording, tankId?: string
         plain(content.changes.retired ? 'taken down' : content.changes.sheet ? 'volume sheet changed' : 'tank changed'),
       ]
     case 'task':
-      return [plain(`${content.state}${content.why ? `: ${content.why}` : ''}`)]
+      return [
+        plain(
+          [
+            `${TASK_STATES[content.state]}: ${taskName(content.taskId) ?? 'a task'}`,
+            ...(content.why ? [content.why] : []),
+          ].join(', '),
+        ),
+      ]
     case 'expected':
       return [plain(`${content.cancelled ? 'no longer expected: ' : 'expected: '}${content.name ?? content.species}`)]
     case 'kit-setup':

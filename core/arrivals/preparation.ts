@@ -14,7 +14,7 @@ import { MS_PER_DAY, MS_PER_HOUR } from '../time/zone.ts'
 import { eveningBefore, kindOf, type Asking, type Preparation, type PreparationDraft } from './asking.ts'
 import { boxesOf, type Box } from './boxes.ts'
 import { restarts } from './restarts.ts'
-import { tickId } from './ticks.ts'
+import { PREPARATION_TICKS, tickId } from './ticks.ts'
 import { air, copper, cycled, heater, salinity, tests } from './water-checks.ts'
 
 export type { Preparation } from './asking.ts'
@@ -119,20 +119,10 @@ function light({ animals, now, box }: Asking): PreparationDraft[] {
     })
 }
 
-/** What no journal tells: the rows of the set-up table that every school needs, ticked by hand. */
-const TICKS: readonly { id: string; title: string; fishOnly?: boolean; quarantineOnly?: boolean }[] = [
-  { id: 'lid', title: 'Lid' },
-  { id: 'hides', title: 'Hides', fishOnly: true },
-  { id: 'filter-sponge', title: 'Seeded sponge', quarantineOnly: true },
-  { id: 'own-tools', title: 'Tools of its own' },
-  { id: 'spare-water', title: 'Spare water' },
-  { id: 'ppe', title: 'Gloves, goggles, and a breaker on every socket' },
-]
-
 function ticks(asking: Asking): PreparationDraft[] {
   const { journal, box, tank, animals } = asking
   const fish = animals.some((animal) => kindOf(animal) === 'fish')
-  return TICKS.filter(
+  return PREPARATION_TICKS.filter(
     ({ fishOnly, quarantineOnly }) => (!fishOnly || fish) && (!quarantineOnly || tank.role !== 'display'),
   ).map(({ id, title }) => {
     const row = SET_UP.rows.find((one) => one.id === id)

@@ -6,7 +6,7 @@ import { SENSITIVITIES } from '../catalogue/treatments/sensitivities.data.ts'
 import { DOSES, type Dose } from '../catalogue/treatments/treatments.ts'
 import type { Interaction, Intolerance, Severity } from '../catalogue/treatments/treatment.types.ts'
 import { animalById, animalLabel, type Animal } from '../household/animals.ts'
-import { tankById } from '../household/tanks.ts'
+import { tankById, type EquipmentItem } from '../household/tanks.ts'
 import type { Content, ContentOf } from '../journal/entry.ts'
 import type { Journal } from '../journal/journal.ts'
 import { MS_PER_HOUR } from '../time/zone.ts'
@@ -37,6 +37,8 @@ export interface Concern {
   override: Override
   /** The amount that would be right, in the product's unit, and the level it makes; where one would be. */
   rather?: { amount: number; makesMgPerL: number }
+  /** Running equipment that speaks against it: once it is off, the concern is gone. */
+  item?: EquipmentItem
 }
 
 const OVERRIDES: Record<Severity, Override> = {
@@ -128,7 +130,10 @@ function agentConcerns(treatment: Treatment, water: WaterState): Concern[] {
       .filter(
         ({ id }) => (matches(row.a, named) && matches(row.b, id)) || (matches(row.b, named) && matches(row.a, id)),
       )
-      .map(({ id, what }) => concernOf(row, severityOf(row, [agent, id], id), what, isSpot)),
+      .map(({ id, what, item }) => ({
+        ...concernOf(row, severityOf(row, [agent, id], id), what, isSpot),
+        ...(item && { item }),
+      })),
   )
 }
 

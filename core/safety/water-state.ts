@@ -31,6 +31,8 @@ export interface AgentInWater {
 export interface Context {
   id: string
   what: string
+  /** The running equipment that makes it: switched off, it is gone. */
+  item?: EquipmentItem
 }
 
 /** What a tank's water is, and meets, in a stretch of time. */
@@ -62,7 +64,7 @@ const SORE_DAYS = 7
 /** Bacteria that have met praziquantel clear it sooner for so long (EA). */
 const ADAPTED_DAYS = 60
 
-const ITEM_CONTEXTS: Readonly<Partial<Record<EquipmentItem, Context>>> = {
+const ITEM_CONTEXTS: Readonly<Partial<Record<EquipmentItem, Omit<Context, 'item'>>>> = {
   carbon: { id: 'ctx-carbon', what: 'carbon is running' },
   resin: { id: 'ctx-carbon', what: 'metal resin is running' },
   skimmer: { id: 'ctx-skimmer', what: 'the skimmer is running' },
@@ -72,7 +74,10 @@ const ITEM_CONTEXTS: Readonly<Partial<Record<EquipmentItem, Context>>> = {
 }
 
 /** The context that a running piece of equipment makes; undefined for those the interactions do not name. */
-export const contextOfItem = (item: EquipmentItem): Context | undefined => ITEM_CONTEXTS[item]
+export function contextOfItem(item: EquipmentItem): Context | undefined {
+  const context = ITEM_CONTEXTS[item]
+  return context && { ...context, item }
+}
 
 /** The contexts that an animal makes by living in the water. */
 export function contextsOfAnimal(animal: Animal): Context[] {
@@ -245,7 +250,7 @@ function contextsBetween(
     if (content.tankId === tank.id && at > from && at <= until && content.running && !content.removed && id !== except)
       running.set(content.item, true)
   for (const item of running.keys()) {
-    const context = ITEM_CONTEXTS[item]
+    const context = contextOfItem(item)
     if (context) contexts.push(context)
   }
   for (const animal of residents) contexts.push(...contextsOfAnimal(animal))

@@ -20,6 +20,10 @@ export async function startBrowser(profile: string): Promise<{ page: Page; kill:
   await expect.poll(() => readPort(profile), { timeout: 20_000 }).not.toBeNull()
   const connection = await chromium.connectOverCDP(`http://127.0.0.1:${readPort(profile)}`)
   const page = await connection.contexts()[0]!.newPage()
+  // A returning visitor: the first screen does not ask which household to show.
+  await page.addInitScript(() => {
+    if (localStorage.getItem('brinvo-which') === null) localStorage.setItem('brinvo-which', 'sample')
+  })
   return {
     page,
     kill: async () => {

@@ -10,3 +10,9 @@ export const CHROMIUM_FLAGS = [
   '--disable-component-update',
   '--disable-sync',
 ]
+
+/** What the browser of a returning visitor holds: the sample household was chosen, so the first screen does not ask. */
+export const sampleChosen = (origin: string) => ({
+  cookies: [],
+  origins: [{ origin, localStorage: [{ name: 'brinvo-which', value: 'sample' }] }],
+})

@@ -3,7 +3,7 @@ import { mkdirSync } from 'node:fs'
 import { createServer } from 'node:http'
 import type { AddressInfo } from 'node:net'
 import { fileURLToPath } from 'node:url'
-import { CHROMIUM, CHROMIUM_FLAGS } from '../../e2e/support/place.ts'
+import { CHROMIUM, CHROMIUM_FLAGS, sampleChosen } from '../../e2e/support/place.ts'
 import { createApp } from '../../server/app.ts'
 
 interface View {
@@ -110,6 +110,7 @@ for (const { name, path, look, device, before, clock } of VIEWS) {
   if (wanted.length > 0 && !wanted.includes(name)) continue
   const context = await browser.newContext({
     viewport: VIEWPORTS[device],
+    storageState: sampleChosen(origin),
     timezoneId: 'Europe/Lisbon',
     locale: 'en-GB',
     reducedMotion: 'reduce',

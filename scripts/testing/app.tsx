@@ -32,8 +32,12 @@ function Opened({ children }: { children: ReactNode }) {
   )
 }
 
-/** Puts something of the app on a page, with a household of these entries open round it. */
-export async function renderInHousehold(children: ReactNode, entries: Entry[], path = '/') {
+/**
+ * Puts something of the app on a page, with a household of these entries open round it.
+ * @param isReturning keeps what an earlier page of the test left in the browser: drafts of forms
+ */
+export async function renderInHousehold(children: ReactNode, entries: Entry[], path = '/', isReturning = false) {
+  if (!isReturning) localStorage.clear()
   const user = userEvent.setup()
   const ports = { buildSample: () => Promise.resolve(entries) }
   await rememberShown('sample')

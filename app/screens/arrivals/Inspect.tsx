@@ -26,7 +26,7 @@ import { TakePhoto } from '../../photos/TakePhoto.tsx'
 import type { ScaledPhoto } from '../../photos/scale.ts'
 import { newcomerName } from '../../words/entries.ts'
 import { listed } from '../../../core/words/numbers.ts'
-import { useDraft } from './draft.ts'
+import { useDraft } from '../../fields/draft.ts'
 import { Drawing } from './drawings.tsx'
 import { Tapper } from './Tapper.tsx'
 

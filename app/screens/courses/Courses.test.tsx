@@ -82,6 +82,14 @@ const KINDS = ['course-start', 'course-change', 'course-event', 'course-end', 't
 const open = (path: string, ...contents: Content[]) => openScreens(SCREENS, KINDS, sampleOf(...contents), path)
 
 describe('a course’s page', () => {
+  test('carbon that runs is switched off there and then, and does not speak against the course any more', async () => {
+    const carbon: Content = { kind: 'equipment', happened: fromNow(-DAY), tankId: 'q', item: 'carbon', running: true }
+    const { user } = await open('/courses/new?tank=q', ...WARD, carbon)
+    expect(await screen.findByText(/carbon is running/)).toBeInTheDocument()
+    await user.click(screen.getByRole('button', { name: 'I have switched carbon off' }))
+    await waitFor(() => expect(screen.queryByText(/carbon is running/)).toBeNull())
+  })
+
   test('of no such course it says so', async () => {
     await open('/courses/ghost', ...WARD)
     expect(screen.getByRole('heading', { name: 'No such course' })).toBeInTheDocument()

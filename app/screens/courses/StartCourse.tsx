@@ -1,11 +1,11 @@
 import { useMemo, useState } from 'react'
 import { Form } from 'react-aria-components'
-import { useForm, type Control } from 'react-hook-form'
+import { useForm } from 'react-hook-form'
 import { useNavigate, useSearchParams } from 'react-router'
 import { styled } from 'styled-components'
 import { ingredientById } from '../../../core/catalogue/ingredient.ts'
 import { directDose } from '../../../core/courses/direct-dose.ts'
-import { treatmentConcerns, type Concern } from '../../../core/safety/concerns.ts'
+import { treatmentConcerns } from '../../../core/safety/concerns.ts'
 import { copperChoice, copperChoices } from '../../../core/courses/copper-choices.ts'
 import { COURSE_LENGTHS, runningIn, type CourseLength } from '../../../core/courses/course.ts'
 import { shortCourseName } from '../../../core/courses/names.ts'
@@ -29,18 +29,13 @@ import { Bar, Figure, Heading, Line, Rows, Small, Stack, Title } from '../../loo
 import { capital } from '../../../core/words/numbers.ts'
 import { quantityText, volume } from '../../../core/words/quantities.ts'
 import { sourceWords } from '../../../core/words/sources.ts'
+import { ConcernFields, Wrong } from './ConcernFields.tsx'
 import { concernKey, fishIn, rampChoices, startContent, startProblems, type StartValues } from './start.ts'
 
 const Choice = styled.div`
   display: flex;
   flex-direction: column;
   gap: 14px;
-`
-
-const Wrong = styled.p`
-  color: var(--act);
-  font-weight: 600;
-  font-size: 14.5px;
 `
 
 const DOSE_CHOICES = [...new Map(copperChoices().map(({ dose }) => [dose.id, dose])).values()]
@@ -274,7 +269,12 @@ export function StartCourse() {
                 <Rows>
                   {concerns.map((concern) => (
                     <li key={concernKey(concern)}>
-                      <ConcernFields concern={concern} control={form.control} problems={problems} />
+                      <ConcernFields
+                        concern={concern}
+                        tankId={values.tankId}
+                        control={form.control}
+                        problems={problems}
+                      />
                     </li>
                   ))}
                 </Rows>
@@ -302,47 +302,6 @@ export function StartCourse() {
         </TwoParts>
       </Form>
     </Page>
-  )
-}
-
-const SEVERITY_WORDS: Record<Concern['severity'], string> = {
-  never: 'Never',
-  block: 'Not without a reason',
-  ask: 'Cannot judge',
-  caution: 'With care',
-  note: 'To know',
-}
-
-function ConcernFields({
-  concern,
-  control,
-  problems,
-}: {
-  concern: Concern
-  control: Control<StartValues>
-  problems: Record<string, Problem>
-}) {
-  const key = concernKey(concern)
-  const tone = concern.severity === 'never' || concern.severity === 'block' ? 'act' : 'soon'
-  return (
-    <Stack $gap={8}>
-      <Bar $tone={tone}>
-        {SEVERITY_WORDS[concern.severity]}: {concern.what}. {capital(concern.reason)}.{' '}
-        <HandbookLink to={`interactions#${concern.rule}`}>handbook</HandbookLink>
-      </Bar>
-      {concern.severity === 'block' && (
-        <TextField control={control} name={`whys.${key}`} label="Why all the same" problem={problems[key]} />
-      )}
-      {concern.override === 'reason-and-vet' && (
-        <CheckField control={control} name={`agreed.${key}`} label="A veterinarian has agreed" />
-      )}
-      {concern.severity === 'caution' && (
-        <>
-          <CheckField control={control} name={`agreed.${key}`} label="I have read this" />
-          {problems[key] && <Wrong role="alert">{problems[key].message}</Wrong>}
-        </>
-      )}
-    </Stack>
   )
 }
 

@@ -27,7 +27,9 @@ function Beside() {
   )
 }
 
-async function open(form: FormKind | null, ...more: Content[]) {
+const open = (form: FormKind | null, ...more: Content[]) => openAgain(false, form, ...more)
+
+async function openAgain(isReturning: boolean, form: FormKind | null, ...more: Content[]) {
   const path = form ? `/?tank=q&form=${form}` : '/?tank=q&day=2026-07-03'
   const entries = sampleOf(
     bareTank('q', 'Quarantine'),
@@ -38,7 +40,7 @@ async function open(form: FormKind | null, ...more: Content[]) {
     PRODUCT,
     ...more,
   )
-  const view = await renderInHousehold(<Beside />, entries, path)
+  const view = await renderInHousehold(<Beside />, entries, path, isReturning)
   const aside = await screen.findByRole('complementary')
   const lines = () =>
     JSON.parse(screen.getByRole('status', { name: '' }).textContent) as (Content & { struck: boolean })[]
@@ -64,6 +66,35 @@ describe('forms beside the ledger', () => {
     expect(await within(aside).findByRole('alert')).toHaveTextContent('outside what is plausible')
     expect(within(aside).getByRole('button', { name: '2.1 mg/L' })).toBeInTheDocument()
     expect(lines()).toHaveLength(before)
+  })
+
+  test('what was typed and not logged is there when the form is opened again, until it is cleared or logged', async () => {
+    const first = await open('reading')
+    await first.user.type(within(first.aside).getByLabelText('copper'), '2.19')
+    await first.user.type(within(first.aside).getByLabelText('Note'), 'new reagent')
+    first.unmount()
+    const { user, aside, last, unmount } = await openAgain(true, 'reading')
+    expect(within(aside).getByLabelText('copper')).toHaveValue('2.19')
+    expect(within(aside).getByRole('status')).toHaveTextContent(/^Typed .* and not kept yet/)
+    await user.click(within(aside).getByRole('button', { name: 'Log the readings' }))
+    await waitFor(() => expect(last()).toMatchObject({ kind: 'reading', note: 'new reagent' }))
+    unmount()
+    const later = await openAgain(true, 'reading')
+    expect(within(later.aside).getByLabelText('copper')).toHaveValue('')
+    expect(within(later.aside).queryByText(/not kept yet/)).toBeNull()
+  })
+
+  test('a restored form names no animal that has left, and can be cleared', async () => {
+    const first = await open('sighting')
+    await first.user.click(within(first.aside).getByLabelText('Needle'))
+    await first.user.click(within(first.aside).getByLabelText('scratching'))
+    first.unmount()
+    const gone: Content = { kind: 'departure', happened: '2026-07-02T12:00:00Z', animalId: 'n', tankId: 'q' }
+    const { user, aside } = await openAgain(true, 'sighting', gone)
+    expect(within(aside).getByLabelText('scratching')).toBeChecked()
+    expect(within(aside).queryByLabelText('Needle')).toBeNull()
+    await user.click(within(aside).getByRole('button', { name: 'clear it' }))
+    expect(within(aside).getByLabelText('scratching')).not.toBeChecked()
   })
 
   test('an empty form says what is needed', async () => {

@@ -276,7 +276,7 @@ function TodayInside({ day, column: { tank }, gutter }: { day: Day; column: Colu
         </TaskPlace>
       ))}
       {expected.length + due.length + arriving.length + lines.length === 0 && <When>Nothing due.</When>}
-      <LastReadings tankId={tank.id} before={day} />
+      <LastReadings tankId={tank.id} today={day} />
       {lines.length > 0 && (
         <Done>
           {lines.map((line) => (
@@ -318,14 +318,18 @@ function TodayInside({ day, column: { tank }, gutter }: { day: Day; column: Colu
 const LAST_SHOWN = 4
 const RECENT_DAYS = 10
 
-/** The newest value of what was tested lately, before today's own. */
-function LastReadings({ tankId, before }: { tankId: string; before: Day }) {
+/** Since when the readings beside it are: "today", "yesterday", "since Friday". */
+const sinceWords = (oldest: Day, today: Day): string =>
+  oldest >= today - 1 ? dayBeside(oldest, today) : `since ${dayBeside(oldest, today)}`
+
+/** The newest value of what was tested lately. */
+function LastReadings({ tankId, today }: { tankId: string; today: Day }) {
   const { journal, settings } = useHousehold()
   const { clock, units } = settings
-  const midnight = clock.instantAt(before)
+  const now = useNow()
   const last = PARAMETERS_AS_ASKED.flatMap(({ id, short }) => {
-    const value = lastValue(journal, tankId, id, midnight)
-    return value && midnight - value.at < RECENT_DAYS * MS_PER_DAY ? [{ id, short, ...value }] : []
+    const value = lastValue(journal, tankId, id, now + 1)
+    return value && now - value.at < RECENT_DAYS * MS_PER_DAY ? [{ id, short, ...value }] : []
   }).slice(0, LAST_SHOWN)
   if (last.length === 0) return null
   const oldest = Math.min(...last.map(({ at }) => at))
@@ -338,7 +342,7 @@ function LastReadings({ tankId, before }: { tankId: string; before: Day }) {
           {short} <b>{parameterValue(id, value, units).value}</b>
         </span>
       ))}
-      , {clock.dayOf(oldest) === before - 1 ? 'yesterday' : `since ${dayBeside(clock.dayOf(oldest), before)}`}
+      , {sinceWords(clock.dayOf(oldest), today)}
     </When>
   )
 }

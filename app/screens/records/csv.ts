@@ -23,7 +23,7 @@ const COLUMNS = [
 /** What begins a formula in one spreadsheet or another, in its wide forms too. */
 const FORMULA = /^[\s\u200b\ufeff]*[=+\-@\t\r\uff1d\uff0b\uff0d\uff20]/
 /** Ends of line in any script: each begins what some spreadsheets take for a new cell. */
-const LINE_ENDS = /[\r\n\u0085\u000b\u000c\u2028\u2029]+/
+const LINE_ENDS = /[\r\n\v\f\u0085\u2028\u2029]+/
 
 /** A text that no spreadsheet takes for a formula, at its beginning or after a line break in it. */
 function asText(cell: string): string {

@@ -6,6 +6,7 @@ import { tanksOf } from '../../../core/household/tanks.ts'
 import type { ContentOf } from '../../../core/journal/entry.ts'
 import type { Water } from '../../../core/catalogue/parameter.types.ts'
 import { CheckField, ChipsField, SelectField, TextField } from '../../fields/fields.tsx'
+import { DraftNote, useFormDraft } from '../../fields/form-draft.tsx'
 import type { Problem, Problems } from '../../fields/shell.tsx'
 import { useKeeping, UnkeptNote } from '../../journal/keeping.tsx'
 import { newId } from '../../journal/opened.ts'
@@ -53,6 +54,7 @@ export function TankForm({
     },
   })
   const { control, watch } = form
+  const draft = useFormDraft(form, `tank-${tank?.id ?? 'new'}`)
   const send = form.handleSubmit(async (values) => {
     const found: Record<string, Problem | undefined> = {}
     const name = values.name.trim()
@@ -87,11 +89,14 @@ export function TankForm({
         ? { kind: 'tank-change', happened, tankId, changes: { ...properties, retired: values.retired } }
         : { kind: 'tank-setup', happened, tankId, ...properties },
     ])
-    if (kept) onDone(tankId)
+    if (!kept) return
+    draft.forget()
+    onDone(tankId)
   })
   return (
     <Form onSubmit={(event) => void send(event)}>
       <Stack $gap={26}>
+        <DraftNote draft={draft} />
         <FieldGrid>
           <TextField control={control} name="name" label="Name" problem={problems['name']} autoFocus={!tank} />
           <TextField
@@ -132,7 +137,14 @@ export function TankForm({
           <PrimaryButton type="submit" isDisabled={busy}>
             {tank ? 'Keep the changes' : 'Set up the tank'}
           </PrimaryButton>
-          <PlainButton onPress={onCancel}>cancel</PlainButton>
+          <PlainButton
+            onPress={() => {
+              draft.forget()
+              onCancel()
+            }}
+          >
+            cancel
+          </PlainButton>
         </Line>
       </Stack>
     </Form>

@@ -101,7 +101,15 @@ export function SightingForm({ tank, day, correcting, onDone }: FormProps<Conten
     return { contents: [content] }
   }
   return (
-    <EntryForm form={form} correcting={correcting} read={read} act="Log what was seen" onDone={onDone}>
+    <EntryForm
+      draft={`sighting-${tank.id}`}
+      animals={animals}
+      form={form}
+      correcting={correcting}
+      read={read}
+      act="Log what was seen"
+      onDone={onDone}
+    >
       {(problems) => (
         <>
           {animals.length > 0 && (
@@ -176,6 +184,8 @@ export function MoveForm({ tank, day, correcting, onDone }: FormProps<ContentOf<
   if (animals.length === 0) return <Small>Nobody lives in {tank.name}.</Small>
   return (
     <EntryForm
+      draft={`move-${tank.id}`}
+      animals={animals}
       form={form}
       correcting={correcting}
       read={read}
@@ -268,6 +278,8 @@ export function LossForm({ tank, day, correcting, onDone }: FormProps<ContentOf<
   if (animals.length === 0) return <Small>Nobody lives in {tank.name}.</Small>
   return (
     <EntryForm
+      draft={`loss-${tank.id}`}
+      animals={animals}
       form={form}
       correcting={correcting}
       read={read}
@@ -340,7 +352,15 @@ export function NoteForm({ tank, day, correcting, onDone }: FormProps<ContentOf<
     }
   }
   return (
-    <EntryForm form={form} correcting={correcting} read={read} act="Keep the note" onDone={onDone}>
+    <EntryForm
+      draft={`note-${tank.id}`}
+      animals={animals}
+      form={form}
+      correcting={correcting}
+      read={read}
+      act="Keep the note"
+      onDone={onDone}
+    >
       {(problems) => (
         <>
           <AreaField control={form.control} name="text" label="Note" problem={problems['text']} />

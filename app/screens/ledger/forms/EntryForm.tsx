@@ -7,6 +7,7 @@ import type { Stop } from '../../../../core/logline/types.ts'
 import type { Day } from '../../../../core/time/zone.ts'
 import { readWhenFields, whenOf, WhenFields, whenOn, type WhenValues } from '../../../fields/when.tsx'
 import type { Problem, Problems } from '../../../fields/shell.tsx'
+import { DraftNote, useFormDraft } from '../../../fields/form-draft.tsx'
 import { thisInstant, useNow } from '../../../frame/now.tsx'
 import { useKeeping, UnkeptNote } from '../../../journal/keeping.tsx'
 import { useHousehold } from '../../../journal/provider.tsx'
@@ -45,16 +46,30 @@ interface EntryFormProps<V extends FieldValues & WhenValues> {
   correcting?: Line | undefined
   /** Reads the fields; asked when the form is sent. */
   read: (values: V, happened: string) => FormRead
+  /** Under which name what is typed is kept on this device until it is logged: `reading-hall`. */
+  draft: string
+  /** The animals on offer: a restored draft names no other. */
+  animals?: readonly { id: string }[]
   /** What the button says: "Log the change". */
   act: string
   onDone: () => void
   children: (problems: Problems) => ReactNode
 }
 
+/** A restored value without the animals that do not live here any more; undefined where nothing is left. */
+function onOffer(field: string, value: unknown, animals: readonly { id: string }[] = []): unknown {
+  const lives = (id: unknown) => animals.some((animal) => animal.id === id)
+  if (field === 'animalIds') return Array.isArray(value) ? value.filter(lives) : undefined
+  if (field === 'animalId') return lives(value) ? value : undefined
+  return value
+}
+
 /** A form that keeps entries: its fields, when it happened, the button, and what the browser says if it refuses. */
 export function EntryForm<V extends FieldValues & WhenValues>({
   form,
   correcting,
+  draft: name,
+  animals,
   read,
   act,
   onDone,
@@ -65,6 +80,7 @@ export function EntryForm<V extends FieldValues & WhenValues>({
   const [problems, setProblems] = useState<Problems>({})
   const [proposed, setProposed] = useState<readonly Content[]>([])
   const doubts = useDoubts(proposed)
+  const draft = useFormDraft(form, correcting ? null : name, (field, value) => onOffer(field, value, animals))
   const send = form.handleSubmit(async (values) => {
     const unchanged = correcting && { values: whenOf(correcting.at, settings.clock), at: correcting.content.happened }
     const when = readWhenFields(values, settings.clock, thisInstant(), unchanged)
@@ -81,11 +97,14 @@ export function EntryForm<V extends FieldValues & WhenValues>({
     const kept = correcting
       ? await run((household) => household.correct(correcting.id, contents[0]!))
       : await keep(contents)
-    if (kept) onDone()
+    if (!kept) return
+    draft.forget()
+    onDone()
   })
   return (
     <Form onSubmit={(event) => void send(event)}>
       <Stack $gap={18}>
+        <DraftNote draft={draft} />
         {children(problems)}
         <WhenFields control={form.control as never} problems={problems} />
         <DoubtList doubts={doubts} />
@@ -94,7 +113,14 @@ export function EntryForm<V extends FieldValues & WhenValues>({
           <PrimaryButton type="submit" isDisabled={busy}>
             {correcting ? 'Keep the correction' : act}
           </PrimaryButton>
-          <PlainButton onPress={onDone}>cancel</PlainButton>
+          <PlainButton
+            onPress={() => {
+              draft.forget()
+              onDone()
+            }}
+          >
+            cancel
+          </PlainButton>
         </Row>
       </Stack>
     </Form>

@@ -115,7 +115,14 @@ export function ReadingForm({ tank, day, correcting, onDone }: FormProps<Content
     return Object.keys(problems).length > 0 ? { problems } : { contents }
   }
   return (
-    <EntryForm form={form} correcting={correcting} read={read} act="Log the readings" onDone={onDone}>
+    <EntryForm
+      draft={`reading-${tank.id}`}
+      form={form}
+      correcting={correcting}
+      read={read}
+      act="Log the readings"
+      onDone={onDone}
+    >
       {(problems: Problems) => (
         <>
           <Grid>

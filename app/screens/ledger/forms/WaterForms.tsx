@@ -59,7 +59,14 @@ export function ChangeForm({ tank, day, correcting, onDone }: FormProps<ContentO
     }
   }
   return (
-    <EntryForm form={form} correcting={correcting} read={read} act="Log the change" onDone={onDone}>
+    <EntryForm
+      draft={`change-${tank.id}`}
+      form={form}
+      correcting={correcting}
+      read={read}
+      act="Log the change"
+      onDone={onDone}
+    >
       {(problems) => (
         <>
           <TextField
@@ -151,6 +158,7 @@ export function DoseForm({ tank, day, correcting, onDone }: FormProps<ContentOf<
   }
   return (
     <EntryForm
+      draft={`dose-${tank.id}`}
       form={form}
       correcting={correcting}
       read={read}

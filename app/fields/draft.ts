@@ -1,0 +1,63 @@
+import { useCallback, useEffect, useState } from 'react'
+import type { Values } from '../../core/calculators/calculator.ts'
+
+/** What was typed and not yet kept as an entry, with the instant of the last key, ms since 1970. */
+export interface Draft<T> {
+  values: T
+  at: number
+}
+
+const keyOf = (name: string) => `brinvo-draft-${name}`
+
+/**
+ * The draft of a form on this device.
+ * @param name of the form, with what it is about: `mine-reading-hall`
+ * @returns null where there is none, or where the browser keeps nothing
+ */
+export function readDraft<T>(name: string): Draft<T> | null {
+  try {
+    const kept = JSON.parse(localStorage.getItem(keyOf(name)) ?? 'null') as Partial<Draft<T>> | null
+    return kept && kept.values !== undefined && typeof kept.at === 'number' ? (kept as Draft<T>) : null
+  } catch {
+    return null
+  }
+}
+
+/** Keeps a draft. A browser without local storage keeps it as long as the page is open. */
+export function keepDraft(name: string, values: unknown, at: number): void {
+  try {
+    localStorage.setItem(keyOf(name), JSON.stringify({ values, at }))
+  } catch {
+    // The fields still hold what was typed.
+  }
+}
+
+/** Drops a draft: its entry was kept, or the keeper has cancelled. */
+export function forgetDraft(name: string): void {
+  try {
+    localStorage.removeItem(keyOf(name))
+  } catch {
+    // Nothing was kept.
+  }
+}
+
+const KEPT_AFTER_MS = 200
+
+/**
+ * The values of a form that is worked out while it is typed, kept on this device until `forget`.
+ * @param name of the form, with what it is about
+ * @returns the values, a setter for one of them, and `forget`
+ */
+export function useDraft(name: string): [Values, (id: string, value: string) => void, () => void] {
+  const [values, setValues] = useState<Values>(() => readDraft<Values>(name)?.values ?? {})
+  useEffect(() => {
+    const timer = setTimeout(() => keepDraft(name, values, Date.now()), KEPT_AFTER_MS)
+    return () => clearTimeout(timer)
+  }, [name, values])
+  const change = useCallback((id: string, value: string) => setValues((before) => ({ ...before, [id]: value })), [])
+  const forget = useCallback(() => {
+    setValues({})
+    forgetDraft(name)
+  }, [name])
+  return [values, change, forget]
+}

@@ -1,0 +1,47 @@
+import { TRANSFER_RULES } from '../catalogue/treatments/transfer-rules.data.ts'
+import { PREPARATION_TICKS } from '../arrivals/ticks.ts'
+
+/** What a task is about, by the kind that stands in its id. */
+const NAMES: Readonly<Record<string, string>> = {
+  ramp: 'step of the copper ramp',
+  redose: 'redose copper',
+  read: 'read copper',
+  ammonia: 'test ammonia',
+  dilute: 'change water, copper over range',
+  join: 'newcomer in a course',
+  move: 'move the fish',
+  clear: 'take the copper out',
+  finish: 'finish the course',
+  watch: 'watch half an hour',
+  'first-meal': 'first meal',
+  'evening-check': 'look before the night',
+  'morning-check': 'head count',
+  'light-on': 'lights on again',
+  'flow-up': 'flow up again',
+  'light-step': 'light step',
+  'settle-watch': 'watch them together',
+  'box-check': 'watch through the door',
+  open: 'open the door',
+  stop: 'part them',
+  'wound-check': 'look for wounds',
+  training: 'feeding training',
+}
+
+/**
+ * What a task was, from its id, for the entries that say that it was done, skipped or put off.
+ * @param taskId as the schedule made it: `copper-quar/read/2026-11-23`, `arrival/r1/first-meal/1`
+ * @returns null for the id of a task that this version does not know
+ * @example
+ * taskName('copper-quar/read/2026-11-23') // 'read copper'
+ */
+export function taskName(taskId: string): string | null {
+  const parts = taskId.split('/')
+  const rule = parts[1] === 'rule' ? TRANSFER_RULES.find(({ id }) => id === parts[2]) : undefined
+  if (rule) return rule.rule
+  if (parts[0] === 'prep')
+    return PREPARATION_TICKS.find(({ id }) => id === parts.at(-1))?.title ?? 'preparation of a tank'
+  // A training's id begins with its kind; those of a course, a run and an introduction have whose it is first.
+  const kind =
+    parts[0] === 'training' ? 'training' : parts[0] === 'arrival' || parts[0] === 'introduction' ? parts[2] : parts[1]
+  return NAMES[kind ?? ''] ?? null
+}
