@@ -40,7 +40,7 @@ export default {
       displayName: 'app',
       testEnvironment: 'jsdom',
       setupFiles: ['<rootDir>/scripts/testing/browser.ts'],
-      setupFilesAfterEnv: ['@testing-library/jest-dom'],
+      setupFilesAfterEnv: ['@testing-library/jest-dom', '<rootDir>/scripts/testing/after-each.ts'],
       testMatch: ['<rootDir>/app/**/*.test.{ts,tsx}'],
     },
   ],

@@ -31,7 +31,7 @@ describe('the log line', () => {
     first.unmount()
     const stored = JSON.parse(localStorage.getItem('brinvo-draft-sample-log-line')!) as { at: number }
     localStorage.setItem('brinvo-draft-sample-log-line', JSON.stringify({ ...stored, at: stored.at - 3 * 3_600_000 }))
-    await renderInHousehold(<LogLine onShowKeys={jest.fn()} />, household(), '/', true)
+    await renderInHousehold(<LogLine onShowKeys={jest.fn()} />, household())
     const field = await screen.findByRole('combobox')
     expect(field).toHaveValue('quar cu 2.1')
     expect(screen.getByRole('status')).toHaveTextContent(/^typed .*: keeps: Quarantine, copper 2.1/)

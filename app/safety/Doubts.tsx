@@ -80,8 +80,9 @@ export interface Doubts {
 /**
  * What the water speaks against some contents that are about to be kept, and the keeper's answers.
  * @param contents as they would be kept now
+ * @param hasHappened it cannot be undone and is written down as an accident: nothing has to be answered
  */
-export function useDoubts(contents: readonly Content[]): Doubts {
+export function useDoubts(contents: readonly Content[], hasHappened = false): Doubts {
   const { journal } = useHousehold()
   const [answers, setAnswers] = useState<Readonly<Record<string, Said>>>({})
   const said = (key: string) => answers[key] ?? NOTHING
@@ -101,8 +102,9 @@ export function useDoubts(contents: readonly Content[]): Doubts {
     told: [
       ...new Set(doubts.flatMap(({ content, doubt }) => doubt.tells.map((one) => concernWords(journal, content, one)))),
     ],
-    isClear: asked.every(({ key, concern }) => isAnswered(concern, said(key))),
+    isClear: hasHappened || asked.every(({ key, concern }) => isAnswered(concern, said(key))),
     isClearFor: (others) =>
+      hasHappened ||
       others.every((content) =>
         doubtOf(journal, content, { now }).asks.every((concern) => isAnswered(concern, said(keyOf(content, concern)))),
       ),
@@ -110,7 +112,11 @@ export function useDoubts(contents: readonly Content[]): Doubts {
       kept.map((content) => {
         const overrides = doubtOf(journal, content, { now: thisInstant() }).asks.map((concern): SetAside => {
           const { why, vetAgreed } = said(keyOf(content, concern))
-          return { rule: concern.rule, why: why.trim() || 'read and confirmed', vetAgreed: vetAgreed ?? false }
+          return {
+            rule: concern.rule,
+            why: why.trim() || (hasHappened ? 'kept as it happened' : 'read and confirmed'),
+            vetAgreed: vetAgreed ?? false,
+          }
         })
         return overrides.length === 0 ? content : { ...content, overrides }
       }),

@@ -32,12 +32,8 @@ function Opened({ children }: { children: ReactNode }) {
   )
 }
 
-/**
- * Puts something of the app on a page, with a household of these entries open round it.
- * @param isReturning keeps what an earlier page of the test left in the browser: drafts of forms
- */
-export async function renderInHousehold(children: ReactNode, entries: Entry[], path = '/', isReturning = false) {
-  if (!isReturning) localStorage.clear()
+/** Puts something of the app on a page, with a household of these entries open round it. */
+export async function renderInHousehold(children: ReactNode, entries: Entry[], path = '/') {
   const user = userEvent.setup()
   const ports = { buildSample: () => Promise.resolve(entries) }
   await rememberShown('sample')

@@ -5,6 +5,7 @@ import type { ContainerPlan } from '../../../core/acclimation/together.ts'
 import type { Way } from '../../../core/acclimation/ways.ts'
 import { bagField, readBagForm, tankField, type BagReading } from '../../../core/arrivals/bag-form.ts'
 import { matchedReading, swappedUnread } from '../../../core/arrivals/matching.ts'
+import { newcomerWaterConcerns } from '../../../core/arrivals/newcomer-concerns.ts'
 import { runStarted } from '../../../core/arrivals/start.ts'
 import { timeOf } from '../../../core/time/words.ts'
 import { MS_PER_MINUTE } from '../../../core/time/zone.ts'
@@ -101,6 +102,7 @@ export function PlanBoard({ source }: { source: PlanSource }) {
     <Layout>
       {!isPhone && fields('all')}
       <Stack $gap={22}>
+        <WaterConcerns source={source} />
         {isPhone && fields('bag')}
         {shown && good.question ? (
           <>
@@ -135,6 +137,28 @@ export function PlanBoard({ source }: { source: PlanSource }) {
         {isPhone && fields('rest')}
       </Stack>
     </Layout>
+  )
+}
+
+/** What stands in the tank's water that these animals must not meet, before the bag is opened. */
+function WaterConcerns({ source }: { source: PlanSource }) {
+  const { journal, revision } = useHousehold()
+  const now = useNow()
+  const { tank } = source.context
+  const concerns = useMemo(
+    () => newcomerWaterConcerns(journal, tank.id, source.animals, now),
+    // eslint-disable-next-line react-hooks/exhaustive-deps -- the revision says when the journal has grown
+    [journal, revision, tank.id, source.animals, now],
+  )
+  if (concerns.length === 0) return null
+  return (
+    <Stack $gap={8} role="group" aria-label={`What speaks against ${tank.name}`}>
+      {concerns.map(({ words, severity }) => (
+        <Bar key={words} $tone={severity === 'never' || severity === 'block' ? 'act' : 'soon'}>
+          {words}
+        </Bar>
+      ))}
+    </Stack>
   )
 }
 

@@ -1,15 +1,16 @@
-import { useRef, useState } from 'react'
+import { useMemo, useRef, useState } from 'react'
 import { styled } from 'styled-components'
 import type { Followed } from '../../../core/acclimation/follow.ts'
 import { offWords, releaseContents, releaseSteps } from '../../../core/arrivals/release.ts'
 import type { Run } from '../../../core/arrivals/runs.ts'
 import type { Content } from '../../../core/journal/entry.ts'
 import { iso } from '../../../core/time/zone.ts'
-import { thisInstant } from '../../frame/now.tsx'
+import { thisInstant, useNow } from '../../frame/now.tsx'
 import { useKeeping, UnkeptNote } from '../../journal/keeping.tsx'
 import { useHousehold } from '../../journal/provider.tsx'
 import { PlainButton } from '../../look/buttons.ts'
 import { Bar, Line, Small, Stack } from '../../look/text.ts'
+import { DoubtList, useDoubts } from '../../safety/Doubts.tsx'
 import { tankName } from '../../words/entries.ts'
 
 const Step = styled.button`
@@ -102,7 +103,13 @@ export function Release({ run, followed, onBack }: { run: Run; followed: Followe
     await keep([content])
     underWay.current.delete(step)
   }
-  const across = () => keep(releaseContents(journal, run, thisInstant()))
+  const [isIn, setIsIn] = useState(false)
+  const now = useNow()
+  const doubts = useDoubts(
+    useMemo(() => releaseContents(journal, run, now), [journal, run, now]),
+    isIn,
+  )
+  const across = () => keep(doubts.answered(releaseContents(journal, run, thisInstant())))
   return (
     <section aria-label="Across">
       <Stack $gap={16} style={{ maxWidth: 720 }}>
@@ -116,6 +123,13 @@ export function Release({ run, followed, onBack }: { run: Run; followed: Followe
               Near enough by reckoning, not measured since.
             </Bar>
           )
+        )}
+        <DoubtList doubts={doubts} />
+        {doubts.asked.length > 0 && (
+          <Know>
+            <input type="checkbox" checked={isIn} onChange={(event) => setIsIn(event.target.checked)} />
+            <span>It is in the water already: write it down as it happened.</span>
+          </Know>
         )}
         <div>
           {steps.map(({ id, words, caution }) => (
@@ -144,7 +158,11 @@ export function Release({ run, followed, onBack }: { run: Run; followed: Followe
           </Know>
         )}
         {unkept && <UnkeptNote unkept={unkept} />}
-        <Big type="button" disabled={busy || open.length > 0 || (!isTrue && !knows)} onClick={() => void across()}>
+        <Big
+          type="button"
+          disabled={busy || open.length > 0 || (!isTrue && !knows) || !doubts.isClear}
+          onClick={() => void across()}
+        >
           {open.length > 0
             ? `${open.length} ${open.length === 1 ? 'step' : 'steps'} still open`
             : `In ${tankName(journal, run.start.tankId)}: log it`}

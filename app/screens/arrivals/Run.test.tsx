@@ -2,7 +2,7 @@ import { fireEvent, screen, waitFor, within } from '@testing-library/react'
 import { Route, Routes } from 'react-router'
 import type { Content } from '../../../core/journal/entry.ts'
 import { renderInHousehold, sampleOf } from '../../../scripts/testing/app.tsx'
-import { awaited, floating, happened, TWO_TANKS } from '../../../scripts/testing/arrivals.ts'
+import { awaited, floating, fromNow, happened, TWO_TANKS } from '../../../scripts/testing/arrivals.ts'
 import { useHousehold } from '../../journal/provider.tsx'
 import { clockText, RunPage } from './RunPage.tsx'
 
@@ -223,6 +223,32 @@ describe('across', () => {
       measured: false,
       off: expect.stringMatching(/^salinity 2 psu under/) as string,
     })
+  })
+
+  test('into copper: what an invertebrate would meet is said, and only what has happened can be logged', async () => {
+    const shrimp = { animalId: 'orchid', species: 'sexy shrimp', group: 'shrimp-crab-snail', count: 1 }
+    const inCopper: Content = {
+      kind: 'reading',
+      happened: fromNow(-90),
+      tankId: 'side',
+      parameter: 'copper',
+      result: { kind: 'value', value: 2.2 },
+      unit: 'mg/L',
+    }
+    const { user, lines } = await open(inCopper, floating(68, { animals: [shrimp] }), ...scooped(68), measured)
+    await user.click(big())
+    const across = screen.getByRole('region', { name: 'Across' })
+    expect(within(across).getAllByRole('alert')[0]).toHaveTextContent(/copper.*never/i)
+    for (const step of within(across).getAllByRole('button', { pressed: false })) fireEvent.click(step)
+    const log = await screen.findByRole('button', { name: 'In Side tub: log it' })
+    expect(log).toBeDisabled()
+    await user.click(screen.getByRole('checkbox', { name: /in the water already/ }))
+    await user.click(log)
+    await waitFor(() =>
+      expect(lines().find(({ kind }) => kind === 'arrival')).toMatchObject({
+        overrides: [expect.objectContaining({ why: 'kept as it happened', vetAgreed: false })],
+      }),
+    )
   })
 
   test('back to the clock, and nothing has happened', async () => {

@@ -27,9 +27,7 @@ function Beside() {
   )
 }
 
-const open = (form: FormKind | null, ...more: Content[]) => openAgain(false, form, ...more)
-
-async function openAgain(isReturning: boolean, form: FormKind | null, ...more: Content[]) {
+async function open(form: FormKind | null, ...more: Content[]) {
   const path = form ? `/?tank=q&form=${form}` : '/?tank=q&day=2026-07-03'
   const entries = sampleOf(
     bareTank('q', 'Quarantine'),
@@ -40,7 +38,7 @@ async function openAgain(isReturning: boolean, form: FormKind | null, ...more: C
     PRODUCT,
     ...more,
   )
-  const view = await renderInHousehold(<Beside />, entries, path, isReturning)
+  const view = await renderInHousehold(<Beside />, entries, path)
   const aside = await screen.findByRole('complementary')
   const lines = () =>
     JSON.parse(screen.getByRole('status', { name: '' }).textContent) as (Content & { struck: boolean })[]
@@ -73,13 +71,13 @@ describe('forms beside the ledger', () => {
     await first.user.type(within(first.aside).getByLabelText('copper'), '2.19')
     await first.user.type(within(first.aside).getByLabelText('Note'), 'new reagent')
     first.unmount()
-    const { user, aside, last, unmount } = await openAgain(true, 'reading')
+    const { user, aside, last, unmount } = await open('reading')
     expect(within(aside).getByLabelText('copper')).toHaveValue('2.19')
     expect(within(aside).getByRole('status')).toHaveTextContent(/^Typed .* and not kept yet/)
     await user.click(within(aside).getByRole('button', { name: 'Log the readings' }))
     await waitFor(() => expect(last()).toMatchObject({ kind: 'reading', note: 'new reagent' }))
     unmount()
-    const later = await openAgain(true, 'reading')
+    const later = await open('reading')
     expect(within(later.aside).getByLabelText('copper')).toHaveValue('')
     expect(within(later.aside).queryByText(/not kept yet/)).toBeNull()
   })
@@ -90,7 +88,7 @@ describe('forms beside the ledger', () => {
     await first.user.click(within(first.aside).getByLabelText('scratching'))
     first.unmount()
     const gone: Content = { kind: 'departure', happened: '2026-07-02T12:00:00Z', animalId: 'n', tankId: 'q' }
-    const { user, aside } = await openAgain(true, 'sighting', gone)
+    const { user, aside } = await open('sighting', gone)
     expect(within(aside).getByLabelText('scratching')).toBeChecked()
     expect(within(aside).queryByLabelText('Needle')).toBeNull()
     await user.click(within(aside).getByRole('button', { name: 'clear it' }))
