@@ -20,6 +20,8 @@ export interface RuleState {
   rule: string
   state: 'holds' | 'not-yet' | 'broken' | 'ask'
   says: string
+  /** The keeper's own word makes it hold. */
+  canBeSaid?: true
 }
 
 /** Readings in range this far apart are needed before the hold: quarantine.md 7.2 (EA). */
@@ -97,7 +99,7 @@ function noSigns(input: RuleInput): RuleState {
   }
   const death = seen.unexplainedDeaths.at(-1)
   if (death && now - death.at < DAYS_AFTER_DEATH * MS_PER_DAY) {
-    const said = saidBy(input, base.id, base.rule)
+    const said = saidBy(input, base.id, base.rule, death.at)
     const since = seen.looks.filter((at) => at > death.at).length
     const day = dayBeside(settings.clock.dayOf(death.at), settings.clock.dayOf(now))
     if (said.state !== 'holds')
@@ -105,6 +107,7 @@ function noSigns(input: RuleInput): RuleState {
         ...base,
         state: 'ask',
         says: `a death ${day} has no cause; none in ${since} ${since === 1 ? 'look' : 'looks'} since`,
+        canBeSaid: true,
       }
   }
   const since = last ? last.at : course.startedAt
@@ -118,9 +121,11 @@ function noSigns(input: RuleInput): RuleState {
   const lookedDays = new Set(
     looks.filter((at) => now - at <= recent * MS_PER_DAY).map((at) => settings.clock.dayOf(at)),
   ).size
-  return lookedDays < LOOKED_SHARE * recent
-    ? { ...base, state: 'ask', says: `none ${rests}: too few to rest on` }
-    : { ...base, state: 'holds', says: `none ${rests}` }
+  if (lookedDays >= LOOKED_SHARE * recent) return { ...base, state: 'holds', says: `none ${rests}` }
+  // Who looked and did not write it down may say so.
+  return saidBy(input, base.id, base.rule, since).state === 'holds'
+    ? { ...base, state: 'holds', says: `none ${rests}; looked at besides, as said` }
+    : { ...base, state: 'ask', says: `none ${rests}: too few to rest on`, canBeSaid: true }
 }
 
 /** tr-2: nothing has lowered the level on the way to the move. */
@@ -145,15 +150,18 @@ function notLowered({ journal, facts, known }: RuleInput): RuleState {
  */
 export const ruleWordId = (courseId: string, rule: string, run: number): string => `${courseId}/rule/${rule}/${run}`
 
-/** A rule that only the keeper can answer, by a word in the journal. */
-function saidBy({ journal, facts, clock }: RuleInput, id: string, rule: string): RuleState {
+/**
+ * A rule that only the keeper can answer, by a word in the journal.
+ * @param after ms; an earlier word says nothing of what has happened since
+ */
+function saidBy({ journal, facts, clock }: RuleInput, id: string, rule: string, after = 0): RuleState {
   const word =
     wordOn(journal, ruleWordId(facts.course.id, id, clock.run)) ??
     // Words of earlier versions were kept by the run's beginning.
     wordOn(journal, ruleWordId(facts.course.id, id, clock.runFrom ?? 0))
-  return word?.state === 'done'
+  return word?.state === 'done' && word.at >= after
     ? { id, rule, state: 'holds', says: 'said so' }
-    : { id, rule, state: 'ask', says: 'at the end' }
+    : { id, rule, state: 'ask', says: 'yours to say', canBeSaid: true }
 }
 
 /** The rules of a copper course and how each stands. For "no signs, then move": the five of quarantine.md 7.3. */

@@ -159,6 +159,34 @@ test('“no signs” says how many looks it rests on, and one look in three week
   expect(rule(it, 16, '09:00', 'tr-5')).toMatchObject({ state: 'holds', says: 'none in 9 looks over 15 days' })
 })
 
+test('who looked and did not write it down may say so; a sign afterwards needs another word', () => {
+  const it = held(16)
+  it.look(16, '08:30')
+  const say = (day: number, time: string) =>
+    it.write({
+      kind: 'task',
+      ...it.at(day, time),
+      taskId: `c/rule/tr-5/${it.plan(day, time).clock.run}`,
+      tankId: 'quar',
+      courseId: 'c',
+      state: 'done',
+    })
+  expect(rule(it, 16, '09:00', 'tr-5')).toMatchObject({ state: 'ask', canBeSaid: true })
+  say(16, '09:00')
+  expect(rule(it, 16, '09:10', 'tr-5').state).toBe('holds')
+  it.write({
+    kind: 'sighting',
+    ...it.at(16, '10:00'),
+    tankId: 'quar',
+    animalIds: ['needle'],
+    signs: [{ sign: 'white-grains', present: true }],
+  })
+  it.look(18, '11:00')
+  it.look(19, '11:00')
+  expect(rule(it, 16, '10:10', 'tr-5').state).toBe('broken')
+  expect(rule(it, 26, '09:00', 'tr-5').state).toBe('ask')
+})
+
 test('a volume that is learnt later holds for the changes before it as for the doses', () => {
   const it = held(4)
   it.change(4, '12:00', 6)

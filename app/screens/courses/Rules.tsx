@@ -36,24 +36,26 @@ export function Rules({ plan }: { plan: CoursePlan }) {
     <section>
       <Heading>Rules</Heading>
       <Rows>
-        {rules.map(({ id, rule, state, says }) => (
+        {rules.map(({ id, rule, state, says, canBeSaid }) => (
           <li key={id}>
             <Rule>
               <span>{id.startsWith('tr-') ? <HandbookLink to={`quarantine#${id}`}>{rule}</HandbookLink> : rule}</span>
-              {state === 'ask' && id.startsWith('tr-') && (id !== 'tr-5' || says.includes('has no cause')) && canSay ? (
-                <PlainButton
-                  onPress={() => void keep([ruleWord(course, id, clock.run, thisInstant())])}
-                  isDisabled={busy}
-                  aria-label={`It is so: ${rule}`}
-                >
-                  it is so
-                </PlainButton>
-              ) : (
-                <State $state={state}>
-                  {SIGNS[state]}
-                  {says}
-                </State>
-              )}
+              <State $state={state}>
+                {SIGNS[state]}
+                {says}
+                {canBeSaid && canSay && (
+                  <>
+                    {' '}
+                    <PlainButton
+                      onPress={() => void keep([ruleWord(course, id, clock.run, thisInstant())])}
+                      isDisabled={busy}
+                      aria-label={`It is so: ${rule}`}
+                    >
+                      it is so
+                    </PlainButton>
+                  </>
+                )}
+              </State>
             </Rule>
           </li>
         ))}
