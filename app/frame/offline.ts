@@ -5,9 +5,10 @@ import { appBase } from './base.ts'
  * development: the app then works while its server does, and Records says so.
  */
 export function startOffline(): void {
-  if (!('serviceWorker' in navigator) || import.meta.env.DEV) return
+  const workers = navigator.serviceWorker as ServiceWorkerContainer | undefined
+  if (!workers || import.meta.env.DEV) return
   const base = appBase()
-  navigator.serviceWorker.register(new URL('sw.js', base), { scope: base.pathname }).then(
+  workers.register(new URL('sw.js', base), { scope: base.pathname }).then(
     // A browser that blocks service workers may answer with none.
     (registration: ServiceWorkerRegistration | undefined) => {
       // A new version takes over on the next visit, never under a keeper's hands.
