@@ -62,6 +62,7 @@ export async function openJournal(which: Which, ports: Ports): Promise<Opened> {
     await store.replace(() => entries)
     journal.add(entries)
   }
+  if (which === 'mine' && journal.size > 0) rememberHeld(journal.size)
   return { which, journal, store, unreadable, clearedEntries: journal.size === 0 ? heldLast : 0 }
 }
 

@@ -7,6 +7,7 @@ import { NowProvider } from '../../app/frame/now.tsx'
 import { HouseholdProvider, JournalProvider, useOpening } from '../../app/journal/provider.tsx'
 import { loadSampleAfresh } from '../../app/journal/opened.ts'
 import { rememberShown } from '../../app/journal/which.ts'
+import type { Ports } from '../../app/ports.ts'
 import type { Content, Entry } from '../../core/journal/entry.ts'
 import { scribe } from '../../core/journal/testing.ts'
 import { METRIC } from '../../core/household/settings.ts'
@@ -34,11 +35,20 @@ function Opened({ children }: { children: ReactNode }) {
 
 /** Puts something of the app on a page, with a household of these entries open round it. */
 export async function renderInHousehold(children: ReactNode, entries: Entry[], path = '/') {
-  const user = userEvent.setup()
   const ports = { buildSample: () => Promise.resolve(entries) }
   await rememberShown('sample')
   // Whatever an earlier test of the file left behind goes.
   await loadSampleAfresh(ports)
+  return renderOpened(children, ports, path)
+}
+
+/** Puts something of the app on a page, with the household round it that was chosen on this device. */
+export async function renderOpened(
+  children: ReactNode,
+  ports: Ports = { buildSample: () => Promise.resolve([]) },
+  path = '/',
+) {
+  const user = userEvent.setup()
   const view = render(
     <MemoryRouter initialEntries={[path]}>
       <QueryClientProvider client={new QueryClient()}>

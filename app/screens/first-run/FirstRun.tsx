@@ -4,14 +4,15 @@ import { useForm } from 'react-hook-form'
 import { useNavigate } from 'react-router'
 import type { UnitHabits } from '../../../core/household/settings.ts'
 import { isZone } from '../../../core/time/zone.ts'
+import { plural } from '../../../core/words/numbers.ts'
 import { TextField } from '../../fields/fields.tsx'
 import { UnitFields } from '../../fields/UnitFields.tsx'
 import type { Problems } from '../../fields/shell.tsx'
 import { useKeeping, UnkeptNote } from '../../journal/keeping.tsx'
-import { useShown } from '../../journal/provider.tsx'
+import { useHousehold, useShown } from '../../journal/provider.tsx'
 import { PlainButton, PrimaryButton } from '../../look/buttons.ts'
 import { Narrow, Page } from '../../look/page.ts'
-import { Heading, Line, Small, Stack, Title } from '../../look/text.ts'
+import { Bar, Heading, Line, Small, Stack, Title } from '../../look/text.ts'
 import { ImportFile } from '../../journal/ImportFile.tsx'
 import { PutAside } from '../../journal/PutAside.tsx'
 
@@ -28,6 +29,7 @@ function habitsOf(locale: string): UnitHabits {
 export function FirstRun() {
   const { keep, busy, unkept } = useKeeping()
   const { show } = useShown()
+  const { clearedEntries } = useHousehold()
   const navigate = useNavigate()
   const [problems, setProblems] = useState<Problems>({})
   const form = useForm<Values>({
@@ -57,6 +59,18 @@ export function FirstRun() {
               both can be changed later.
             </p>
           </Stack>
+          {clearedEntries > 0 && (
+            <Bar $tone="act" role="alert">
+              <Stack $gap={8}>
+                <span>
+                  This browser has cleared the journal: it held {plural(clearedEntries, 'entry', 'entries')} when Brinvo
+                  was last open here. Browsers do that when site data is deleted, or to make room. If you have an
+                  exported file, import it before you begin; it brings everything back.
+                </span>
+                <ImportFile />
+              </Stack>
+            </Bar>
+          )}
           <Form onSubmit={(event) => void send(event)}>
             <Stack $gap={22}>
               <Heading>Where and how you measure</Heading>
@@ -80,7 +94,7 @@ export function FirstRun() {
           <Stack $gap={10}>
             <Heading>You have a journal file already</Heading>
             <Small>From another device or an earlier export: it is read and shown before anything is kept.</Small>
-            <ImportFile />
+            {clearedEntries === 0 && <ImportFile />}
             <PutAside />
           </Stack>
         </Stack>
