@@ -1,12 +1,14 @@
 import { DOSES } from '../catalogue/treatments/doses.data.ts'
+import { PEROXIDE_COMPANY, PEROXIDE_TIERS, type PeroxideTier } from '../catalogue/treatments/peroxide-tiers.data.ts'
 import { ingredientById } from '../catalogue/ingredient.ts'
 import { sourceWords } from '../words/sources.ts'
 import { mgPerUnit } from '../dosing/product.ts'
-import type { Calculator } from './calculator.ts'
+import type { AnswerLine, Calculator, Reading } from './calculator.ts'
+import { peroxideCompanyIn } from './peroxide-company.ts'
 import { notOver, productFields, readProduct } from './product-fields.ts'
 
-const PURPOSES = [
-  { value: 'spot', label: 'spots in the tank, by syringe', mgPerL: 0.79, where: 'net volume of the tank' },
+const USES = [
+  { value: 'spot', label: 'in the tank', mgPerL: null, where: 'net volume of the tank' },
   { value: 'bath', label: 'a bath for fish, 30 minutes', mgPerL: 75, where: 'water in the bath' },
   { value: 'tub', label: 'a bench tub for a rock, up to 20 minutes', mgPerL: 30, where: 'water in the tub' },
 ] as const
@@ -15,29 +17,87 @@ const STRONG_PERCENT = 6
 const USUAL_PERCENT = 3
 const USUAL_MG_PER_ML = 30.2835
 
-/** Peroxide, for its three uses: outbreaks.md 5.2 and 5.3, quarantine.md 5.2. */
+const useOf = (id: string) => USES.find(({ value }) => value === id) ?? USES[0]
+/** The levels that fit who is in the water, the lowest first: that one stands in the field to begin with. */
+const tiersFor = (company: string) =>
+  PEROXIDE_TIERS.filter(({ allows }) => (allows as readonly string[]).includes(company))
+
+/** What brings the water back after a level that may not stay, as lines of the answer. */
+function afterwards(reading: Reading, tier: PeroxideTier, madeMgPerL: number, volumeL: number): AnswerLine[] {
+  if (tier.leaveMgPerL === null || madeMgPerL <= tier.leaveMgPerL) return []
+  const out = reading.ask(
+    'waterChange.forTarget',
+    {
+      startMgPerL: madeMgPerL,
+      targetMgPerL: tier.leaveMgPerL,
+      replacementMgPerL: 0,
+      maxFraction: tier.changeFraction ?? 1,
+    },
+    { '': 'volumeL' },
+  )
+  if (!out) return []
+  const left = `until ${tier.leaveMgPerL} mg/L or less is left`
+  // Halves are changed as halves: a few litres less in each would need the sum worked out at the tank.
+  return tier.changeFraction === null
+    ? [{ what: `then change, ${left}`, value: out.singleFraction * volumeL, unit: 'L' }]
+    : [
+        { what: `half changes, ${left}`, value: out.changes, unit: out.changes === 1 ? 'time' : 'times' },
+        { what: 'each change', value: tier.changeFraction * volumeL, unit: 'L' },
+      ]
+}
+
+/** Peroxide, for its uses: in a tank by who is in it (further-schools.md 4), outbreaks.md 5.2, quarantine.md 5.2. */
 export const PEROXIDE: Calculator = {
   id: 'peroxide',
   group: 'Peroxide, baths and food',
   title: 'Peroxide of any strength',
-  about: 'spots, a bath, a bench tub',
-  fields: (values) => [
-    {
-      id: 'purpose',
-      label: 'For',
-      choices: PURPOSES.map(({ value, label }) => ({ value, label })),
-      start: 'spot',
-    },
-    {
-      id: 'volumeL',
-      label: capital(PURPOSES.find(({ value }) => value === (values['purpose'] ?? 'spot'))?.where ?? 'water'),
-      unit: 'L',
-    },
-    { id: 'percent', label: 'Strength', unit: '% by mass', start: '3' },
-    { id: 'step', label: 'Measured in steps of', unit: 'mL', start: '0.1' },
-  ],
+  about: 'in a tank by who is in it, a bath, a bench tub',
+  fromTank: (journal, tankId) => ({ company: peroxideCompanyIn(journal, tankId) }),
+  fields: (values) => {
+    const use = useOf(values['purpose'] ?? 'spot')
+    const tiers = tiersFor(values['company'] ?? 'animals')
+    return [
+      { id: 'purpose', label: 'For', choices: USES.map(({ value, label }) => ({ value, label })), start: 'spot' },
+      ...(use.mgPerL === null
+        ? [
+            {
+              id: 'company',
+              label: 'In the water',
+              choices: PEROXIDE_COMPANY.map(({ id, label }) => ({ value: id, label })),
+              start: 'animals',
+            },
+            ...(tiers.length > 1
+              ? [
+                  {
+                    id: 'tier',
+                    label: 'Up to',
+                    choices: tiers.map(({ id, label, capMgPerL }) => ({
+                      value: id,
+                      label: `${capMgPerL} mg/L: ${label}`,
+                    })),
+                    start: tiers[0]!.id,
+                  },
+                ]
+              : []),
+          ]
+        : []),
+      { id: 'volumeL', label: capital(use.where), unit: 'L' },
+      { id: 'percent', label: 'Strength', unit: '% by mass', start: '3' },
+      { id: 'step', label: 'Measured in steps of', unit: 'mL', start: '0.1' },
+    ]
+  },
   compute(reading) {
-    const purpose = PURPOSES.find(({ value }) => value === reading.text('purpose')) ?? PURPOSES[0]
+    const use = useOf(reading.text('purpose'))
+    const isTank = use.mgPerL === null
+    const tiers = tiersFor(reading.text('company'))
+    if (isTank && tiers.length === 0)
+      return (
+        reading.fault(
+          'company',
+          'no level fits with these in the water: take them out first, or lift the rock and treat it on the bench',
+        ) ?? null
+      )
+    const tier = isTank ? (tiers.find(({ id }) => id === reading.text('tier')) ?? tiers[0]!) : null
     const volumeL = reading.number('volumeL', { over: 0 })
     const percentByMass = reading.number('percent', {
       over: 0,
@@ -52,7 +112,7 @@ export const PEROXIDE: Calculator = {
       'dose.amount',
       {
         volumeL,
-        targetMgPerL: purpose.mgPerL,
+        targetMgPerL: tier?.capMgPerL ?? use.mgPerL!,
         product: { kind: 'solution', mgPerMl: strength.mgPerMl },
         measureStep,
       },
@@ -64,27 +124,28 @@ export const PEROXIDE: Calculator = {
     const isLittle = measured === 0
     const amount = isLittle ? out.exact.amount : measured
     const parts = strength.mgPerMl / USUAL_MG_PER_ML
+    const makesMgPerL = (amount * strength.mgPerMl) / volumeL
     return {
-      lead: { what: purpose.value === 'spot' ? 'at most in a session' : 'into the water', value: amount, unit: 'mL' },
+      lead: { what: tier ? 'at most in a session' : 'into the water', value: amount, unit: 'mL' },
       says: isLittle
         ? 'less than the syringe can tell: thin it to 3 % first'
-        : `makes ${Number(((amount * strength.mgPerMl) / volumeL).toPrecision(3))} mg/L`,
+        : `makes ${Number(makesMgPerL.toPrecision(3))} mg/L`,
       lines: [
+        ...(tier ? afterwards(reading, tier, makesMgPerL, volumeL) : []),
         { what: 'a mL holds', value: strength.mgPerMl, unit: 'mg' },
         ...(percentByMass > USUAL_PERCENT
           ? [{ what: 'to thin it to 3 %: to one part, fresh water', value: Math.max(0, parts - 1), unit: 'parts' }]
           : []),
-        ...(purpose.value === 'spot' ? [{ what: 'of 3 %', value: out.massMg / USUAL_MG_PER_ML, unit: 'mL' }] : []),
+        ...(tier ? [{ what: 'of 3 %', value: out.massMg / USUAL_MG_PER_ML, unit: 'mL' }] : []),
       ],
       cautions: [
         percentByMass >= STRONG_PERCENT
           ? 'Burns skin and eyes: gloves and goggles. Peroxide into water, never water onto peroxide; thin it to 3 % before use. Over 12 % sale is restricted in places.'
           : 'Gloves and goggles; no acids or bleach near it.',
-        purpose.value === 'spot'
-          ? 'Pumps and auto top-off off for 15–20 minutes. Shrimps, anemones and mosses suffer first.'
-          : 'A container of its own, air running; out at the first sign of distress, and discard the water.',
+        tier?.caution ??
+          'A container of its own, air running; out at the first sign of distress, and discard the water.',
       ],
-      ...(purpose.value === 'spot' &&
+      ...(tier &&
         !isLittle && {
           log: { ingredient: 'peroxide', amount, massMg: amount * strength.mgPerMl, unit: 'mL' as const },
         }),

@@ -4,6 +4,7 @@ import { runOperation } from '../operations/run.ts'
 import type { InputOf, OperationName, OutputOf } from '../operations/registry.ts'
 import { gallonsOf, METRIC, type UnitHabits } from '../household/settings.ts'
 import { refusalInUnits, shownFigure, shownUnit, toKept, type Sentence } from '../words/measure.ts'
+import type { Journal } from '../journal/journal.ts'
 import { typedVolume } from './litres.ts'
 
 /** What a calculator asks for: a figure, or one of several. */
@@ -85,6 +86,8 @@ export interface Calculator {
   /** Its fields are in the units it names, whatever the household measures in. */
   keepsUnits?: boolean
   fields: (values: Values, products: readonly KnownProduct[], units: UnitHabits) => readonly Field[]
+  /** What the journal tells of a picked tank beyond its volume, as field values. */
+  fromTank?: (journal: Journal, tankId: string) => Values
   /** Null while a field is missing or wrong; the reading holds which. */
   compute: (reading: Reading) => Omit<Answer, 'asked'> | null
 }

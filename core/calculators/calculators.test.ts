@@ -102,7 +102,13 @@ function twenty(calculator: (typeof CALCULATORS)[number]): Values[] {
       }
     if (calculator.id === 'bath' || calculator.id === 'food')
       delete (values as Record<string, string | undefined>)['target']
-    if (calculator.id === 'peroxide') values['percent'] = String(3 + round)
+    if (calculator.id === 'peroxide') {
+      values['percent'] = String(3 + round)
+      // With the sensitive in the water there is no level at all.
+      if (values['company'] === 'sensitive') values['company'] = 'nobody'
+    }
+    if (values['form'] === 'spoon') values['spoonG'] = '5'
+    if (values['form']?.endsWith('-raise')) values['labelL'] = String(100 + round)
     if (calculator.id === 'down') Object.assign(values, { now: String(20 + round), target: String(10 + round / 2) })
     if (calculator.id === 'element') values['target'] = String(Number(values['now']) + 0.01 * (round + 1))
     if (values['form'] === 'by-mass') values['strength'] = String(3 + round)
@@ -142,7 +148,9 @@ const LEADS: Record<string, (outputs: Out[], values: Values) => number> = {
     const { high, target } = DOSES.find(({ id }) => id === values['bath'])!
     const { exact, measured } = out!
     if (!measured) return exact.amount
-    const step = SHELF.find(({ id }) => id === values['product'])?.step ?? Number(values['step'])
+    const step =
+      SHELF.find(({ id }) => id === values['product'])?.step ??
+      (values['form'] === 'spoon' ? Number(values['spoonG']) / 4 : Number(values['step']))
     const over = measured.amount > ((exact.amount * high) / target) * (1 + 1e-9)
     const amount = over ? measured.amount - step : measured.amount
     return amount > 0 ? amount : exact.amount
@@ -151,7 +159,11 @@ const LEADS: Record<string, (outputs: Out[], values: Values) => number> = {
   ammonia: ([out]) => out!.freeMgPerL,
   volume: ([out]) => out!.netL,
   'volume-by-dose': ([out]) => out!.netL,
-  uv: ([out]) => out!.doseMjPerCm2,
+  // From a label it is a product of the typed figures; the core has nothing to add.
+  uv: ([out], values) =>
+    values['by'] === 'label'
+      ? (Number(values['ratedDose']) * Number(values['ratedFlow'])) / Number(values['flow'])
+      : out!.doseMjPerCm2,
 }
 function amountOf({ measured, exact }: Out): number {
   return measured && !measured.belowMeasurable ? measured.amount : exact.amount
@@ -249,6 +261,43 @@ describe('what the keeper needs beside the number', () => {
     const { lead, says } = answerOf('peroxide', { purpose: 'spot', volumeL: '345', percent: '12', step: '0.1' })
     expect(lead.value).toBeCloseTo(2.1, 9)
     expect(says).toBe('makes 0.761 mg/L')
+  })
+  test('peroxide in a tank is dosed to the lowest level that fits who is in it, a higher one only when it is chosen', () => {
+    const made = (values: Values) => {
+      const { lead, lines } = answerOf('peroxide', { volumeL: '100', percent: '3', step: '0.01', ...values })
+      return [lead.value, Object.fromEntries(lines.map(({ what, value }) => [what, value]))] as const
+    }
+    // 1 mL of 3 % for each 10 US gallons; 26 mL for each 100 L is one a gallon.
+    expect(made({ company: 'nobody' })[0]).toBeCloseTo(2.6, 1)
+    const [spot, after] = made({ company: 'fish', tier: 'spot-changed' })
+    expect(spot).toBeCloseTo(5.28, 2)
+    expect(after['then change, until 0.79 mg/L or less is left']).toBeCloseTo(50.6, 0)
+    const [bare, halves] = made({ company: 'nobody', tier: 'bare-tank' })
+    expect(bare).toBeCloseTo(26.08, 1)
+    expect(halves['half changes, until 1 mg/L or less is left']).toBe(3)
+    // A level that is not for this company is not taken over from the address.
+    expect(made({ company: 'animals', tier: 'bare-tank' })[0]).toBeCloseTo(2.6, 1)
+    expect(faultsOf('peroxide', { company: 'sensitive', volumeL: '100' })['company']?.message).toMatch(/take them out/)
+  })
+  test('a label’s drops, packets and weighed teaspoons are strengths', () => {
+    const dose = { volumeL: '200', current: '0', target: '1', product: 'typed' }
+    const drops = answerOf('dose', { ...dose, form: 'drops-raise', labelAmount: '20', labelL: '100', strength: '0.5' })
+    expect(drops.lead).toMatchObject({ value: 80, unit: 'drops' })
+    const packs = answerOf('dose', { ...dose, form: 'packs-raise', labelL: '40', strength: '1', step: '0.5' })
+    expect(packs.lead).toMatchObject({ value: 5, unit: 'packs' })
+    const spoons = answerOf('dose', { ...dose, target: '60', form: 'spoon', spoonG: '4' })
+    expect(spoons.lead).toMatchObject({ value: 12, unit: 'g' })
+    expect(spoons.lines).toContainEqual({ what: 'level teaspoons, as weighed', value: 3, unit: 'tsp' })
+  })
+  test('UV from its label: the slower the water, the larger the dose', () => {
+    const values = { volumeL: '300', by: 'label', ratedDose: '30', ratedFlow: '900', flow: '450', lampWatts: '25' }
+    const { lead, says, lines } = answerOf('uv', values)
+    expect(lead.value).toBe(60)
+    expect(says).toMatch(/^enough for dinoflagellates/)
+    expect(lines).toMatchObject([
+      { value: 1.5 },
+      { value: [{ value: 12, unit: 'L' }, ...Array<unknown>(4).fill(expect.anything())] },
+    ])
   })
   test('nor is a bath over the handbook’s highest', () => {
     const { lead } = answerOf('bath', { bath: 'formalin-bath', volumeL: '4', target: '167', step: '0.1' })

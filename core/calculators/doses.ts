@@ -101,8 +101,11 @@ export const DOSE: Calculator = {
         ...(product.product.kind === 'powder'
           ? [
               {
-                what: 'level teaspoons, at 5 g each: weigh it if you can',
-                value: amount / GRAMS_PER_TEASPOON,
+                what:
+                  product.teaspoonG === undefined
+                    ? `level teaspoons, at ${GRAMS_PER_TEASPOON} g each: weigh it if you can`
+                    : 'level teaspoons, as weighed',
+                value: amount / (product.teaspoonG ?? GRAMS_PER_TEASPOON),
                 unit: 'tsp',
               },
             ]

@@ -1,5 +1,7 @@
 import { ingredientById } from '../catalogue/ingredient.ts'
+import { strengthOfRise } from '../dosing/label.ts'
 import { peroxideMgPerMl } from '../dosing/peroxide.ts'
+import { DEFAULT_DROPS_PER_ML } from '../dosing/product.ts'
 import type { Product } from '../dosing/product.schema.ts'
 import type { Field, KnownProduct, Reading, Values } from './calculator.ts'
 
@@ -11,9 +13,13 @@ const FORMS = [
   { value: 'wv', label: 'solution, percent w/v' },
   { value: 'by-mass', label: 'peroxide, percent by mass' },
   { value: 'adds', label: 'solution, a mL adds mg/L to 10 L' },
+  { value: 'ml-raise', label: 'solution, so many mL raise so much water' },
+  { value: 'drops-raise', label: 'drops, so many raise so much water' },
+  { value: 'packs-raise', label: 'packets or tablets, so many for so much water' },
   { value: 'powder', label: 'powder, percent active' },
+  { value: 'spoon', label: 'powder, by a level teaspoon that was weighed' },
   { value: 'pack', label: 'packets or tablets, mg active in one' },
-  { value: 'drops', label: 'drops, mg in a mL (20 drops)' },
+  { value: 'drops', label: 'drops, mg in a mL' },
 ]
 
 const ASKS: Record<string, { label: string; unit: string }> = {
@@ -21,10 +27,24 @@ const ASKS: Record<string, { label: string; unit: string }> = {
   wv: { label: 'Strength', unit: '% w/v' },
   'by-mass': { label: 'Strength', unit: '% by mass' },
   adds: { label: 'A mL adds to 10 L', unit: 'mg/L' },
+  'ml-raise': { label: 'It raises the level by', unit: 'mg/L' },
+  'drops-raise': { label: 'It raises the level by', unit: 'mg/L' },
+  'packs-raise': { label: 'It makes', unit: 'mg/L' },
   powder: { label: 'Active', unit: '%' },
+  spoon: { label: 'Active', unit: '%' },
   pack: { label: 'Active in one', unit: 'mg' },
   drops: { label: 'Strength', unit: 'mg in a mL' },
 }
+
+/** What a label that states a rise counts in. */
+const RISES: Readonly<Record<string, { kind: Product['kind']; unit: string }>> = {
+  'ml-raise': { kind: 'solution', unit: 'mL' },
+  'drops-raise': { kind: 'drops', unit: 'drops' },
+  'packs-raise': { kind: 'pack', unit: 'packs' },
+}
+
+/** Spoons of a set come in halves and quarters: the least that one measures, of a level teaspoon (EA). */
+const SPOON_STEP = 0.25
 
 const UNITS: Record<Product['kind'], string> = { solution: 'mL', drops: 'drops', powder: 'g', pack: 'packs' }
 
@@ -42,19 +62,28 @@ export function productFields(values: Values, products: readonly KnownProduct[])
     start: products[0]?.id ?? TYPED,
   }
   if (product) return [choice]
-  const asks = ASKS[formOf(values)] ?? ASKS['mg-per-ml']!
-  const kind =
-    formOf(values) === 'powder'
-      ? 'g'
-      : formOf(values) === 'pack'
-        ? 'packs'
-        : formOf(values) === 'drops'
-          ? 'drops'
-          : 'mL'
-  return [
+  const form = formOf(values)
+  const asks = ASKS[form] ?? ASKS['mg-per-ml']!
+  const rise = RISES[form]
+  const kind = rise?.unit ?? (form === 'powder' ? 'g' : form === 'pack' ? 'packs' : form === 'drops' ? 'drops' : 'mL')
+  const labelled: Field[] = [
     choice,
     { id: 'form', label: 'The label states', choices: FORMS, start: 'mg-per-ml' },
-    { id: 'strength', ...asks },
+    ...(rise
+      ? [
+          { id: 'labelAmount', label: 'So many', unit: rise.unit, start: '1' },
+          { id: 'labelL', label: 'in so much water', unit: 'L' },
+        ]
+      : []),
+    { id: 'strength', ...asks, ...(form === 'spoon' && { start: '100' }) },
+    ...(form === 'drops' || form === 'drops-raise'
+      ? [{ id: 'dropsPerMl', label: 'Drops in a mL', start: '20', hint: 'of its own dropper, once counted' }]
+      : []),
+  ]
+  if (form === 'spoon')
+    return [...labelled, { id: 'spoonG', label: 'A level teaspoon weighs', unit: 'g', hint: 'of this powder, weighed' }]
+  return [
+    ...labelled,
     {
       id: 'step',
       label: 'Measured in steps of',
@@ -77,25 +106,35 @@ export interface ReadProduct {
   step: number | undefined
   unit: string
   cautions: string[]
+  /** What a level teaspoon of it weighs, g, where that was weighed. */
+  teaspoonG?: number
 }
 
 function typedProduct(reading: Reading): Product | undefined {
   const form = reading.text('form')
-  const most = form === 'wv' || form === 'powder' ? 100 : form === 'by-mass' ? 35 : undefined
+  const most = form === 'wv' || form === 'powder' || form === 'spoon' ? 100 : form === 'by-mass' ? 35 : undefined
   const rather = form === 'by-mass' ? 'over 35 % is not sold for homes; 3 % is usual' : undefined
   const strength = reading.number('strength', {
     over: 0,
     ...(most !== undefined && { most }),
     ...(rather && { rather }),
   })
-  if (strength === undefined) return undefined
+  const dropsPerMl =
+    form === 'drops' || form === 'drops-raise' ? reading.number('dropsPerMl', { over: 0 }) : DEFAULT_DROPS_PER_ML
+  const rise = RISES[form]
+  const amount = rise ? reading.number('labelAmount', { over: 0 }) : 1
+  const litres = rise ? reading.number('labelL', { over: 0 }) : 1
+  if (strength === undefined || dropsPerMl === undefined || amount === undefined || litres === undefined)
+    return undefined
+  if (rise) return strengthOfRise(rise.kind, { amount, litres, mgPerL: strength }, dropsPerMl) ?? undefined
   switch (form) {
+    case 'spoon':
     case 'powder':
       return { kind: 'powder', activeFraction: strength / 100 }
     case 'pack':
       return { kind: 'pack', mgPerPack: strength }
     case 'drops':
-      return { kind: 'drops', mgPerMl: strength }
+      return { kind: 'drops', mgPerMl: strength, dropsPerMl }
     case 'wv':
       return { kind: 'solution', mgPerMl: strength * WV_MG_PER_ML }
     case 'by-mass':
@@ -121,13 +160,18 @@ export function readProduct(reading: Reading): ReadProduct | undefined {
     }
   }
   const product = typedProduct(reading)
-  const step = reading.maybe('step', { over: 0 })
-  if (!product || step === undefined) return undefined
+  const isSpoon = reading.text('form') === 'spoon'
+  const teaspoonG = isSpoon
+    ? reading.number('spoonG', { over: 0, most: 20, rather: 'level, 3 to 7 g are usual' })
+    : null
+  const step = teaspoonG === null ? reading.maybe('step', { over: 0 }) : teaspoonG && SPOON_STEP * teaspoonG
+  if (!product || step === undefined || teaspoonG === undefined) return undefined
   return {
     product,
     ingredient: null,
     step: step ?? undefined,
     unit: UNITS[product.kind],
+    ...(teaspoonG !== null && { teaspoonG }),
     cautions: ['Gloves; read the label first. Prescription and sale rules differ from place to place.'],
   }
 }

@@ -25,7 +25,7 @@ const ALSO: Readonly<Record<string, readonly string[]>> = {
   'fw-cichlid': ['cichlid', 'apistogramma'],
   'fw-labyrinth': ['betta', 'gourami'],
   'fw-scaleless': ['tetra', 'loach', 'cory', 'catfish', 'rasbora'],
-  'shrimp-crab-snail': ['hermit', 'lobster', 'conch'],
+  snail: ['whelk', 'abalone'],
   'star-urchin': ['starfish', 'star', 'cucumber', 'brittle'],
   clam: ['tridacna'],
   'coral-soft': ['zoanthid', 'palythoa', 'mushroom', 'leather', 'polyps', 'xenia', 'ricordea', 'discosoma'],

@@ -139,6 +139,19 @@ describe('copper without a course', () => {
   })
 })
 
+test.each([
+  ['shrimp', 'caution', /single losses/],
+  ['snail', 'block', /kept out/],
+  ['crab', 'block', /crabs die/],
+  ['star-urchin', 'block', /contraindicated/],
+] as const)('fenbendazole with %s in the water: %s', (group, severity, reason) => {
+  const it = ward()
+  it.write(arrival(it, 'obs', group))
+  const [concern] = asked(it, dose(it, 'obs', 'fenbendazole', 100))
+  expect(concern).toMatchObject({ rule: 'drug-invert', severity })
+  expect(concern!.reason).toMatch(reason)
+})
+
 test('a peroxide spot treatment is exempt from the rows of whole-tank strength, a whole-tank dose is not', () => {
   const it = ward()
   it.write(arrival(it, 'obs', 'star-urchin'))

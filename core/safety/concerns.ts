@@ -90,14 +90,19 @@ function severityOf(row: Interaction, agents: readonly string[], contextId: stri
 const matches = (ids: readonly string[], id: string) =>
   ids.some((one) => isAgentIn(id, one) || (id === 'copper' && one === 'cu-any'))
 
-/** One row's word on two things that meet. */
-function concernOf(row: Interaction, severity: Severity, what: string, isSpot: boolean): Concern {
+/** One row's word on an agent and what it meets: for some animals it reads otherwise than for the rest. */
+function concernOf(row: Interaction, agents: readonly string[], context: Context, isSpot: boolean): Concern {
+  const { what } = context
+  const apart = row.apart?.find(
+    (one) => one.sensitivity === context.sensitivity && agents.some((agent) => matches(one.agents, agent)),
+  )
+  const severity = apart?.severity ?? severityOf(row, agents, context.id)
   const eased = isSpot && EXEMPT_FOR_SPOT.has(row.id) ? 'note' : severity
   return {
     rule: row.id,
     severity: eased,
     what,
-    reason: row.reason,
+    reason: apart?.reason ?? row.reason,
     // Copper with rock needs the written reason alone.
     override: row.id === 'cu-rock' ? 'reason' : OVERRIDES[eased],
   }
@@ -130,9 +135,9 @@ function agentConcerns(treatment: Treatment, water: WaterState): Concern[] {
       .filter(
         ({ id }) => (matches(row.a, named) && matches(row.b, id)) || (matches(row.b, named) && matches(row.a, id)),
       )
-      .map(({ id, what, item }) => ({
-        ...concernOf(row, severityOf(row, [agent, id], id), what, isSpot),
-        ...(item && { item }),
+      .map((context) => ({
+        ...concernOf(row, [agent, context.id], context, isSpot),
+        ...(context.item && { item: context.item }),
       })),
   )
 }
@@ -146,7 +151,7 @@ function contextConcerns(context: Context, agents: readonly AgentInWater[]): Con
           (matches(row.a, agent) && row.b.includes(context.id)) ||
           (matches(row.b, agent) && row.a.includes(context.id)),
       )
-      .map((one) => concernOf(row, severityOf(row, [one.agent], context.id), one.what, false)),
+      .map((one) => concernOf(row, [one.agent], { ...context, what: one.what }, false)),
   )
 }
 
@@ -172,8 +177,8 @@ const ONLY_WORDS: Record<NonNullable<Intolerance['only']>, string> = {
 export function sensitivityConcerns(residents: readonly Animal[], treatment: Treatment): Concern[] {
   return residents.flatMap((animal): Concern[] => {
     const row = SENSITIVITIES.find(({ id }) => id === animalGroupById(animal.group)?.sensitivity)
-    // Invertebrates are the interactions' own row, with no way round it.
-    if (!row || row.id === 'invertebrate') return []
+    // Invertebrates are the interactions' own row.
+    if (!row || animalGroupById(animal.group)?.kind !== 'fish') return []
     const what = animal.name ? `${animal.name}, ${animal.species}` : animalLabel(animal)
     const prefer = row.prefer ? ` Preferred: ${row.prefer}.` : ''
     const avoid = row.avoid

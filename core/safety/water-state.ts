@@ -31,6 +31,8 @@ export interface AgentInWater {
 export interface Context {
   id: string
   what: string
+  /** Row of the sensitivities of the animal that makes it. */
+  sensitivity?: string
   /** The running equipment that makes it: switched off, it is gone. */
   item?: EquipmentItem
 }
@@ -81,10 +83,13 @@ export function contextOfItem(item: EquipmentItem): Context | undefined {
 
 /** The contexts that an animal makes by living in the water. */
 export function contextsOfAnimal(animal: Animal): Context[] {
-  const kind = animalGroupById(animal.group)?.kind
+  const group = animalGroupById(animal.group)
+  const kind = group?.kind
   const what = `${animalLabel(animal)}${animal.name ? `, ${animal.species}` : ''}`
   return [
-    ...(kind === 'invertebrate' || kind === 'coral' ? [{ id: 'ctx-invertebrate', what }] : []),
+    ...(kind === 'invertebrate' || kind === 'coral'
+      ? [{ id: 'ctx-invertebrate', what, ...(group?.sensitivity && { sensitivity: group.sensitivity }) }]
+      : []),
     ...(animal.group === 'elasmobranch' ? [{ id: 'ctx-elasmobranch', what }] : []),
   ]
 }

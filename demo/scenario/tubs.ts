@@ -94,7 +94,7 @@ function shrimpJar(diary: Diary): void {
     boxId: 'box-tomorrow',
     tankId: 'jar',
     species: 'sexy shrimp',
-    group: 'shrimp-crab-snail',
+    group: 'shrimp',
     count: 2,
     due: diary.at(1, '10:30'),
     hoursInTransit: 31,

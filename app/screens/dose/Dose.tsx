@@ -142,7 +142,11 @@ function DoseBody({ calculator }: { calculator: Calculator }) {
   const [params, setParams] = useSearchParams()
   const products = useProducts()
   const isPhone = useIsPhone()
-  const [values, setValues] = useState<Values>(() => valuesOf(params))
+  const fromTank = (picked: string) => calculator.fromTank?.(journal, picked) ?? {}
+  const [values, setValues] = useState<Values>(() => {
+    const picked = tankOf(params)
+    return { ...(picked === null ? {} : fromTank(picked)), ...valuesOf(params) }
+  })
   const [tankId, setTankId] = useState(() => tankOf(params))
   const [touched, setTouched] = useState<ReadonlySet<string>>(() => new Set(Object.keys(valuesOf(params))))
   const tank = tankId === null ? null : tankById(journal, tankId)
@@ -157,9 +161,10 @@ function DoseBody({ calculator }: { calculator: Calculator }) {
   const pickTank = (picked: string) => {
     const chosen = picked === '' ? null : picked
     const netL = chosen === null ? undefined : tankById(journal, chosen)?.volume?.netL
-    const next = netL === undefined ? values : { ...values, volumeL: shownFigure(netL, 'L', units, 5) }
+    const told = chosen === null ? {} : fromTank(chosen)
+    const untouched = Object.fromEntries(Object.entries(told).filter(([field]) => !touched.has(field)))
     setTankId(chosen)
-    setValues(next)
+    setValues({ ...values, ...untouched, ...(netL !== undefined && { volumeL: shownFigure(netL, 'L', units, 5) }) })
   }
   // The address follows once the keys rest: a navigation with each would hold up the number.
   useEffect(() => {

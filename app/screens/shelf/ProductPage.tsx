@@ -7,6 +7,7 @@ import { amountUnit, mgPerUnit } from '../../../core/dosing/product.ts'
 import { productById, shelfOf, type ShelfProduct } from '../../../core/household/shelf.ts'
 import { SelectField, TextField } from '../../fields/fields.tsx'
 import type { Problems } from '../../fields/shell.tsx'
+import { shownUnit } from '../../../core/words/measure.ts'
 import { useKeeping, UnkeptNote } from '../../journal/keeping.tsx'
 import { newId } from '../../journal/opened.ts'
 import { useHousehold } from '../../journal/provider.tsx'
@@ -37,7 +38,7 @@ export function ProductPage() {
 }
 
 function ProductForm({ product }: { product: ShelfProduct | null }) {
-  const { journal } = useHousehold()
+  const { journal, settings } = useHousehold()
   const { keep, busy, unkept } = useKeeping()
   const navigate = useNavigate()
   const [problems, setProblems] = useState<Problems>({})
@@ -45,7 +46,7 @@ function ProductForm({ product }: { product: ShelfProduct | null }) {
   const { control } = form
   const values = form.watch()
   const ingredient = ingredientById(values.ingredient)
-  const strength = readStrength(values)
+  const strength = readStrength(values, settings.units)
   const back = () => void navigate('/shelf')
   const send = form.handleSubmit(async (typed) => {
     const read = readProduct(
@@ -53,6 +54,7 @@ function ProductForm({ product }: { product: ShelfProduct | null }) {
       shelfOf(journal)
         .filter(({ id }) => id !== product?.id)
         .map(({ name }) => name),
+      settings.units,
     )
     setProblems('problems' in read ? read.problems : {})
     if (!('properties' in read)) return
@@ -135,7 +137,8 @@ function ProductForm({ product }: { product: ShelfProduct | null }) {
                   <TextField
                     control={control}
                     name="perLitres"
-                    label="in so many litres"
+                    label="in so much water"
+                    after={shownUnit('L', settings.units)}
                     figure
                     problem={problems['perLitres']}
                   />

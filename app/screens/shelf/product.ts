@@ -4,6 +4,9 @@ import type { Product } from '../../../core/dosing/product.schema.ts'
 import type { ShelfProduct } from '../../../core/household/shelf.ts'
 import { dayFromText } from '../../../core/time/zone.ts'
 import { ingredientById } from '../../../core/catalogue/ingredient.ts'
+import { strengthOfRise } from '../../../core/dosing/label.ts'
+import type { UnitHabits } from '../../../core/household/settings.ts'
+import { toKept } from '../../../core/words/measure.ts'
 import { peroxideMgPerMl } from '../../../core/dosing/peroxide.ts'
 import type { Problem, Problems } from '../../fields/shell.tsx'
 import { figures } from '../../../core/words/numbers.ts'
@@ -42,22 +45,25 @@ interface StatedOption {
   asks: string
 }
 
+const RISE: StatedOption = { value: 'dose', label: 'what so much of it adds', asks: 'adds mg/L' }
+
 const IN_SOLUTION: readonly StatedOption[] = [
   { value: 'mg-per-ml', label: 'mg in a mL', asks: 'mg in a mL' },
   { value: 'g-per-l', label: 'g in a litre', asks: 'g in a litre' },
   { value: 'wv', label: 'percent, weight by volume (w/v)', asks: 'percent w/v' },
   { value: 'by-mass', label: 'percent by mass', asks: 'percent by mass' },
-  { value: 'dose', label: 'what a dose adds', asks: 'adds mg/L' },
+  RISE,
 ]
 
 export const STRENGTHS: Record<ProductForm, readonly StatedOption[]> = {
   solution: IN_SOLUTION,
-  drops: IN_SOLUTION.filter(({ value }) => value !== 'dose'),
+  drops: IN_SOLUTION,
   powder: [
     { value: 'pure', label: 'pure: all of it is active', asks: '' },
     { value: 'percent', label: 'percent active', asks: 'percent active' },
+    RISE,
   ],
-  pack: [{ value: 'mg-per-pack', label: 'mg active in a pack', asks: 'mg active in a pack' }],
+  pack: [{ value: 'mg-per-pack', label: 'mg active in a pack', asks: 'mg active in a pack' }, RISE],
 }
 
 const MG_PER_ML_PER_WV_PERCENT = 10
@@ -121,12 +127,6 @@ function mgPerMl(values: ProductValues): { value: number } | { problems: Problem
         : { value: read.value * MG_PER_ML_PER_WV_PERCENT }
     case 'by-mass':
       return byMass(read.value, values.ingredient)
-    case 'dose': {
-      const [amount, litres] = [positive(values.perAmount, 'the amount'), positive(values.perLitres, 'the litres')]
-      if ('problem' in amount) return { problems: { perAmount: amount.problem } }
-      if ('problem' in litres) return { problems: { perLitres: litres.problem } }
-      return { value: (read.value * litres.value) / amount.value }
-    }
     default:
       return read
   }
@@ -153,9 +153,30 @@ function byMass(percent: number, ingredient: string): { value: number } | { prob
   }
 }
 
+/** The strength from what a label says so much of the product adds to so much water, the water in the household's unit. */
+function risen(values: ProductValues, units: UnitHabits): StrengthRead {
+  const rise = positive(values.strength, 'what it adds')
+  const amount = positive(values.perAmount, 'the amount')
+  const water = positive(values.perLitres, 'the water')
+  const drops = values.form === 'drops' ? positive(values.dropsPerMl, 'the drops in a mL') : null
+  if ('problem' in rise) return { problems: { strength: rise.problem } }
+  if ('problem' in amount) return { problems: { perAmount: amount.problem } }
+  if ('problem' in water) return { problems: { perLitres: water.problem } }
+  if (drops && 'problem' in drops) return { problems: { dropsPerMl: drops.problem } }
+  const strength = strengthOfRise(
+    values.form,
+    { amount: amount.value, litres: toKept(water.value, 'L', units), mgPerL: rise.value },
+    drops?.value,
+  )
+  return strength
+    ? { strength }
+    : { problems: { strength: { message: 'a gram cannot hold so much: look at the amount and the water beside it' } } }
+}
+
 /** Reads the strength as typed. Formalin is always the 37 % product itself: one mL of it counts as 1000 "mg". */
-export function readStrength(values: ProductValues): StrengthRead {
+export function readStrength(values: ProductValues, units: UnitHabits): StrengthRead {
   if (ingredientById(values.ingredient)?.amountIs === 'volume') return { strength: { kind: 'solution', mgPerMl: 1000 } }
+  if (values.stated === 'dose') return risen(values, units)
   if (values.form === 'powder') {
     if (values.stated === 'pure') return { strength: { kind: 'powder', activeFraction: 1 } }
     const read = positive(values.strength, 'the percentage')
@@ -185,13 +206,14 @@ type Properties = Omit<ContentOf<'product-setup'>, 'kind' | 'happened' | 'produc
 export function readProduct(
   values: ProductValues,
   takenNames: readonly string[],
+  units: UnitHabits,
 ): { properties: Properties } | { problems: Problems } {
   const problems: Record<string, Problem | undefined> = {}
   const name = values.name.trim()
   if (name === '') problems['name'] = { message: 'a word you know it by' }
   else if (takenNames.some((taken) => taken.toLowerCase() === name.toLowerCase()))
     problems['name'] = { message: 'another product is called this' }
-  const strength = readStrength(values)
+  const strength = readStrength(values, units)
   if ('problems' in strength) Object.assign(problems, strength.problems)
   const hasTool = values.tool.trim() !== '' || values.step.trim() !== ''
   const step = hasTool ? positive(values.step, 'the smallest step it measures') : null

@@ -98,7 +98,7 @@ const PLAIN: readonly [string, readonly object[], TSchema, number][] = [
   ['doses', DOSES, treatments.Dose, 36],
   ['tests', TEST_KINDS, treatments.TestKind, 8],
   ['ramps', RAMPS, treatments.Ramp, 8],
-  ['sensitivities', SENSITIVITIES, treatments.Sensitivity, 12],
+  ['sensitivities', SENSITIVITIES, treatments.Sensitivity, 15],
   ['interactions', INTERACTIONS, treatments.Interaction, 45],
   ['schools', SCHOOLS, treatments.School, 9],
   ['protocol steps', PROTOCOL_STEPS, treatments.ProtocolStep, 22],
@@ -110,7 +110,7 @@ const PLAIN: readonly [string, readonly object[], TSchema, number][] = [
   ['parameters', PARAMETERS, Parameter, 16],
   ['band profiles', BAND_PROFILES, BandProfile, 9],
   ['ingredients', INGREDIENTS, Ingredient, 39],
-  ['animal groups', ANIMAL_GROUPS, AnimalGroup, 34],
+  ['animal groups', ANIMAL_GROUPS, AnimalGroup, 37],
 ]
 
 const ajv = new Ajv({ allErrors: true, strict: false })

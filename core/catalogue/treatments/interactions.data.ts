@@ -67,6 +67,11 @@ export const INTERACTIONS: readonly Interaction[] = [
   { id: "hypo-biofilter", a: ["hyposalinity"], b: ["ctx-biofilter"], severity: "caution",
     reason: "nitrification slows: ammonia daily" },
   { id: "drug-invert", a: ["cu-any", "chloroquine", "formalin", "peroxide", "hyposalinity", "fenbendazole", "levamisole", "malachite-green", "methylene-blue", "permanganate", "diflubenzuron"], b: ["ctx-invertebrate"], severity: "block", neverFor: ['cu-any'],
+    apart: [
+      { agents: ['fenbendazole'], sensitivity: 'shrimp', severity: 'caution', reason: 'most shrimp tolerate it; expect single losses: count before and after' },
+      { agents: ['fenbendazole'], sensitivity: 'crab', severity: 'block', reason: 'crabs die of it' },
+      { agents: ['fenbendazole'], sensitivity: 'snail', severity: 'block', reason: 'snails out, and kept out for weeks to months' },
+    ],
     reason: "contraindicated; copper leaches from rock for months" },
   { id: "prazi-invert", a: ["praziquantel", "metronidazole", "antibiotic-any"], b: ["ctx-invertebrate"], severity: "caution",
     reason: "worms and some tube-worms die; die-off fouls water" },

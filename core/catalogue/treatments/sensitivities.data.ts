@@ -1,7 +1,7 @@
 import type { Sensitivity } from './treatment.types.ts'
 
 /**
- * What groups of animals do not tolerate, quarantine.md 5.6 (ids unchanged). `agents` are agent, dose or group ids; `only` narrows
+ * What groups of animals do not tolerate, quarantine.md 5.6 (ids unchanged); shrimp, crabs and snails apart, further-schools.md 6. `agents` are agent, dose or group ids; `only` narrows
  * them: "high-band" to the standard band where a gentle one exists, "fast-ramp" to direct-to-dose and steps under 24 h. Where
  * the handbook says to avoid something it is refused without a written reason and a veterinarian's word, the safer reading.
  */
@@ -28,7 +28,16 @@ export const SENSITIVITIES: readonly Sensitivity[] = [
     avoid: [], caution: [{ agents: ['formalin', 'peroxide'], words: 'low oxygen baths' }], prefer: 'protocol e in section 7' },
   { id: 'fw-scaleless', examples: 'loaches, corydoras, knifefish, tetras', source: 'Noga 2010; HP',
     avoid: [{ agents: ['malachite-green'], only: 'full-dose' }, { agents: ['salt'], only: 'over-1-to-2-g-per-l' }, { agents: ['permanganate'] }], caution: [{ agents: ['formalin'] }], prefer: 'half dose; heat for fw-ich if tolerated' },
-  { id: 'invertebrate', examples: 'corals, shrimp, snails, crabs, stars, clams, sponges', source: 'HP',
+  { id: 'shrimp', examples: 'shrimp', source: 'HP; further-schools 6',
+    avoid: [{ agents: ['cu-any', 'chloroquine', 'formalin', 'hyposalinity', 'levamisole'] }],
+    caution: [{ agents: ['fenbendazole'], words: 'most tolerate it; expect single losses: count before and after' }, { agents: ['praziquantel'], words: 'kills flatworms, some tube worms' }, { agents: ['peroxide'], words: 'among the first to suffer' }, { agents: ['metronidazole'] }], prefer: 'separate fish first' },
+  { id: 'crab', examples: 'crabs, hermits, lobsters', source: 'HP; further-schools 6',
+    avoid: [{ agents: ['cu-any', 'chloroquine', 'formalin', 'hyposalinity', 'levamisole'] }, { agents: ['fenbendazole'], words: 'dies of it' }],
+    caution: [{ agents: ['praziquantel'], words: 'kills flatworms, some tube worms' }, { agents: ['peroxide', 'metronidazole'] }], prefer: 'separate fish first' },
+  { id: 'snail', examples: 'snails, conchs', source: 'HP; further-schools 6',
+    avoid: [{ agents: ['cu-any', 'chloroquine', 'formalin', 'hyposalinity', 'levamisole'] }, { agents: ['fenbendazole'], words: 'out, and kept out for weeks to months' }],
+    caution: [{ agents: ['praziquantel'], words: 'kills flatworms, some tube worms' }, { agents: ['peroxide', 'metronidazole'] }], prefer: 'separate fish first' },
+  { id: 'invertebrate', examples: 'corals, stars, clams, sponges; shrimp, crabs and snails where they are not told apart', source: 'HP',
     avoid: [{ agents: ['cu-any', 'chloroquine', 'formalin', 'hyposalinity', 'fenbendazole', 'levamisole'] }],
     caution: [{ agents: ['praziquantel'], words: 'kills flatworms, some tube worms' }, { agents: ['peroxide', 'metronidazole'] }], prefer: 'separate fish first' },
 ]

@@ -80,12 +80,25 @@ export type Severity = Static<typeof Severity>
 
 const idList = () => Type.Unsafe<readonly string[]>(Type.Array(id()))
 
+const Apart = strict({
+  agents: idList(),
+  sensitivity: id(),
+  severity: Severity,
+  reason: words(),
+})
+type Apart = Static<typeof Apart>
+
 export const Interaction = strict({
   id: id(),
   a: idList(),
   b: idList(),
   severity: Severity,
   neverFor: Type.Optional(idList()),
+  apart: Type.Optional(
+    Type.Unsafe<readonly Apart[]>(
+      Type.Array(Apart, { description: 'animals for which some of the agents read otherwise than the row' }),
+    ),
+  ),
   reason: words(),
 })
 export type Interaction = Static<typeof Interaction>
