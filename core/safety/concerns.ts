@@ -66,6 +66,7 @@ export interface Treatment {
 
 /** A peroxide spot treatment at or under this is exempt from the rows of whole-tank strength: head of quarantine.md 6, mg/L. */
 const SPOT_PEROXIDE_MG_PER_L = 0.8
+const SPOT_WORDS = 'peroxide in spots is borne up to 0.79 mg/L, and not more in a day'
 const EXEMPT_FOR_SPOT = new Set([
   'drug-invert',
   'dye-biofilter',
@@ -97,12 +98,15 @@ function concernOf(row: Interaction, agents: readonly string[], context: Context
     (one) => one.sensitivity === context.sensitivity && agents.some((agent) => matches(one.agents, agent)),
   )
   const severity = apart?.severity ?? severityOf(row, agents, context.id)
-  const eased = isSpot && EXEMPT_FOR_SPOT.has(row.id) ? 'note' : severity
+  const isEased = isSpot && EXEMPT_FOR_SPOT.has(row.id)
+  const eased = isEased ? 'note' : severity
   return {
     rule: row.id,
     severity: eased,
     what,
-    reason: apart?.reason ?? row.reason,
+    reason: isEased
+      ? SPOT_WORDS
+      : (apart?.reason ?? (severity === 'never' ? (row.neverReason ?? row.reason) : row.reason)),
     // Copper with rock needs the written reason alone.
     override: row.id === 'cu-rock' ? 'reason' : OVERRIDES[eased],
   }

@@ -93,6 +93,13 @@ const AnswerRoom = styled.div`
   min-height: 220px;
 `
 
+/** A list whose choices are longer than this, in letters, takes the whole row: a clipped choice reads as another. */
+const LONG_LABEL = 22
+
+const Cell = styled.div<{ $wide: boolean }>`
+  ${({ $wide }) => $wide && 'grid-column: 1 / -1;'}
+`
+
 /** On the phone the number stays in view while the fields are typed. */
 const PhoneLead = styled.div`
   position: sticky;
@@ -142,7 +149,13 @@ function DoseBody({ calculator }: { calculator: Calculator }) {
   const [params, setParams] = useSearchParams()
   const products = useProducts()
   const isPhone = useIsPhone()
-  const fromTank = (picked: string) => calculator.fromTank?.(journal, picked) ?? {}
+  const fromTank = (picked: string): Values => {
+    const netL = tankById(journal, picked)?.volume?.netL
+    return {
+      ...calculator.fromTank?.(journal, picked),
+      ...(netL !== undefined && { volumeL: shownFigure(netL, 'L', units, 5) }),
+    }
+  }
   const [values, setValues] = useState<Values>(() => {
     const picked = tankOf(params)
     return { ...(picked === null ? {} : fromTank(picked)), ...valuesOf(params) }
@@ -160,11 +173,13 @@ function DoseBody({ calculator }: { calculator: Calculator }) {
   }
   const pickTank = (picked: string) => {
     const chosen = picked === '' ? null : picked
-    const netL = chosen === null ? undefined : tankById(journal, chosen)?.volume?.netL
-    const told = chosen === null ? {} : fromTank(chosen)
-    const untouched = Object.fromEntries(Object.entries(told).filter(([field]) => !touched.has(field)))
+    const told = Object.entries(chosen === null ? {} : fromTank(chosen))
+    // Its volume is what it is picked for; what else was typed stays.
     setTankId(chosen)
-    setValues({ ...values, ...untouched, ...(netL !== undefined && { volumeL: shownFigure(netL, 'L', units, 5) }) })
+    setValues({
+      ...values,
+      ...Object.fromEntries(told.filter(([field]) => field === 'volumeL' || !touched.has(field))),
+    })
   }
   // The address follows once the keys rest: a navigation with each would hold up the number.
   useEffect(() => {
@@ -202,15 +217,20 @@ function DoseBody({ calculator }: { calculator: Calculator }) {
             <Quiet>{calculator.about}</Quiet>
           </div>
           <FieldGrid>
-            {fields.some((field) => field.id === 'volumeL') && <TankPick tankId={tankId} onPick={pickTank} />}
+            {fields.some((field) => field.id === 'volumeL') && (
+              <Cell $wide>
+                <TankPick tankId={tankId} onPick={pickTank} />
+              </Cell>
+            )}
             {fields.map((field) => (
-              <FieldInput
-                key={field.id}
-                field={field}
-                value={values[field.id] ?? field.start ?? ''}
-                fault={touched.has(field.id) ? faults[field.id] : undefined}
-                onChange={(value) => change(field.id, value)}
-              />
+              <Cell key={field.id} $wide={field.choices?.some(({ label }) => label.length > LONG_LABEL) ?? false}>
+                <FieldInput
+                  field={field}
+                  value={values[field.id] ?? field.start ?? ''}
+                  fault={touched.has(field.id) ? faults[field.id] : undefined}
+                  onChange={(value) => change(field.id, value)}
+                />
+              </Cell>
             ))}
           </FieldGrid>
           {isPhone && rest}

@@ -72,7 +72,7 @@ export const INTERACTIONS: readonly Interaction[] = [
       { agents: ['fenbendazole'], sensitivity: 'crab', severity: 'block', reason: 'crabs die of it' },
       { agents: ['fenbendazole'], sensitivity: 'snail', severity: 'block', reason: 'snails out, and kept out for weeks to months' },
     ],
-    reason: "contraindicated; copper leaches from rock for months" },
+    reason: "contraindicated", neverReason: "contraindicated; copper leaches from rock for months" },
   { id: "prazi-invert", a: ["praziquantel", "metronidazole", "antibiotic-any"], b: ["ctx-invertebrate"], severity: "caution",
     reason: "worms and some tube-worms die; die-off fouls water" },
   { id: "drug-elasmobranch", a: ["cu-any", "hyposalinity", "formalin", "chloroquine"], b: ["ctx-elasmobranch"], severity: "block",

@@ -100,6 +100,8 @@ export const Interaction = strict({
     ),
   ),
   reason: words(),
+  /** Said of the agents it is never done with. */
+  neverReason: Type.Optional(words()),
 })
 export type Interaction = Static<typeof Interaction>
 
