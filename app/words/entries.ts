@@ -22,6 +22,22 @@ import {
   readingResult,
 } from '../../core/words/quantities.ts'
 
+/** What the new water of a change held: ", new water at 2.25 mg/L copper". */
+function newWaterMarks({ replacement }: ContentOf<'water-change'>, { units }: Wording): Mark[] {
+  const held = [
+    ...(replacement?.copperMgPerL === undefined
+      ? []
+      : [`${quantityText(parameterValue('copper', replacement.copperMgPerL, units))} copper`]),
+    ...(replacement?.salinityPsu === undefined
+      ? []
+      : [quantityText(parameterValue('salinity', replacement.salinityPsu, units))]),
+    ...(replacement?.temperatureC === undefined
+      ? []
+      : [quantityText(parameterValue('temp', replacement.temperatureC, units))]),
+  ]
+  return held.length === 0 ? [] : [plain(`, new water at ${held.join(', ')}`)]
+}
+
 /** A stretch of words; a strong one carries the number or name that matters. */
 export interface Mark {
   text: string
@@ -192,7 +208,11 @@ export function contentMarks(content: Content, wording: Wording, tankId?: string
       return [plain(`${parameter?.short ?? content.parameter} `), strong(readingResult(content, units).value)]
     }
     case 'water-change':
-      return [plain('change '), strong(quantityText(changeVolume(content.litres, units)))]
+      return [
+        plain('change '),
+        strong(quantityText(changeVolume(content.litres, units))),
+        ...newWaterMarks(content, wording),
+      ]
     case 'dose':
       return [
         plain('dose '),

@@ -13,7 +13,8 @@ import { labelsOf, readSighting, sharedTank } from './sighting.ts'
 import { signsBeginning } from './sign-words.ts'
 import { replaceToken, tokenize, type Token } from './tokens.ts'
 import { choose, isStop, unclear, type Choice, type LogContext, type ReadBack, type Stop } from './types.ts'
-import { readDose, readWaterChange } from './water.ts'
+import { readChange } from './change.ts'
+import { readDose } from './water.ts'
 import { readWhen } from './when.ts'
 
 interface Kept {
@@ -99,9 +100,9 @@ function aboutTank(
     const dose = readDose(line, rest.slice(1), tank, happened, context)
     return isStop(dose) ? dose : { contents: [dose.content], notices: dose.notices }
   }
-  if (CHANGE_WORDS.has(verb.key)) return single(readWaterChange(line, rest.slice(1), tank, happened, context), rest, 1)
+  if (CHANGE_WORDS.has(verb.key)) return single(readChange(line, rest.slice(1), tank, happened, context), rest, 1)
   if (verb.key === 'water' && CHANGE_WORDS.has(rest[1]?.key ?? ''))
-    return single(readWaterChange(line, rest.slice(2), tank, happened, context), rest, 2)
+    return single(readChange(line, rest.slice(2), tank, happened, context), rest, 2)
   const residents = residentsOf(context.journal, tank.id)
   if (verb.key === 'all' && residents.length > 0) return seen(line, rest.slice(1), residents, happened, context)
   const { body, answer } = answerAtEnd(line, rest)

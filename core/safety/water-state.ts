@@ -325,3 +325,7 @@ export function waterBetween(
     contexts: contextsBetween(journal, tank, residents, agents, { from, until, except }),
   }
 }
+
+/** Whether copper of any form is in a tank's water, by dose, reading or course. */
+export const isUnderCopper = (journal: Journal, tankId: string, at: number): boolean =>
+  waterBetween(journal, tankId, at, at)?.agents.some(({ agent }) => isCopper(agent) || agent === 'copper') ?? false

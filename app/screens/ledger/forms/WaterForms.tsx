@@ -2,6 +2,8 @@ import { useForm } from 'react-hook-form'
 import { ingredientById } from '../../../../core/catalogue/ingredient.ts'
 import type { UnitHabits } from '../../../../core/household/settings.ts'
 import { measureText } from '../../../../core/words/measure.ts'
+import { typedNumber } from '../../../../core/numbers/typed.ts'
+import { isUnderCopper } from '../../../../core/safety/water-state.ts'
 import { shelfOf } from '../../../../core/household/shelf.ts'
 import type { ContentOf } from '../../../../core/journal/entry.ts'
 import { readDose, readWaterChange } from '../../../../core/logline/water.ts'
@@ -9,7 +11,7 @@ import { tokenize } from '../../../../core/logline/tokens.ts'
 import { isStop } from '../../../../core/logline/types.ts'
 import { AreaField, SelectField, TextField } from '../../../fields/fields.tsx'
 import type { WhenValues } from '../../../fields/when.tsx'
-import { thisInstant } from '../../../frame/now.tsx'
+import { thisInstant, useNow } from '../../../frame/now.tsx'
 import { useHousehold } from '../../../journal/provider.tsx'
 import { ButtonLink } from '../../../look/buttons.ts'
 import { Bar, Stack } from '../../../look/text.ts'
@@ -19,6 +21,7 @@ import { EntryForm, problemOf, useStartWhen, type FormProps, type FormRead } fro
 
 interface ChangeValues extends WhenValues {
   amount: string
+  copper: string
   unit: string
   note: string
 }
@@ -27,11 +30,14 @@ interface ChangeValues extends WhenValues {
 export function ChangeForm({ tank, day, correcting, onDone }: FormProps<ContentOf<'water-change'>>) {
   const { journal, settings } = useHousehold()
   const start = useStartWhen({ day, ...(correcting && { correcting }) })
+  const now = useNow()
+  const hasCopper = isUnderCopper(journal, tank.id, now)
   const own = settings.units.volume === 'us-gal' ? 'usgal' : settings.units.volume === 'uk-gal' ? 'ukgal' : 'L'
   const form = useForm<ChangeValues>({
     defaultValues: {
       amount: correcting ? changeVolume(correcting.content.litres, settings.units).value : '',
       unit: own,
+      copper: correcting?.content.replacement?.copperMgPerL?.toString() ?? '',
       note: correcting?.content.note ?? '',
       ...start,
     },
@@ -47,12 +53,16 @@ export function ChangeForm({ tank, day, correcting, onDone }: FormProps<ContentO
           amount: { ...problemOf(change), choices: change.choices.map(({ label, text: value }) => ({ label, value })) },
         },
       }
-    const { replacement } = correcting?.content ?? {}
+    const copper = values.copper.trim() === '' ? null : typedNumber(values.copper)
+    if (copper && !('value' in copper && copper.value >= 0))
+      return { problems: { copper: 'choices' in copper ? copper : { message: 'mg/L of copper, 0 or more' } } }
+    const { copperMgPerL: _, ...others } = correcting?.content.replacement ?? {}
+    const replacement = { ...others, ...(copper && 'value' in copper && { copperMgPerL: copper.value }) }
     return {
       contents: [
         {
           ...change.content,
-          ...(replacement && { replacement }),
+          ...(Object.keys(replacement).length > 0 && { replacement }),
           ...(values.note.trim() && { note: values.note.trim() }),
         },
       ],
@@ -92,6 +102,17 @@ export function ChangeForm({ tank, day, correcting, onDone }: FormProps<ContentO
               ...(own === 'L' ? [] : [{ value: 'L', label: 'litres' }]),
             ]}
           />
+          {(hasCopper || correcting?.content.replacement?.copperMgPerL !== undefined) && (
+            <TextField
+              control={form.control}
+              name="copper"
+              label="Copper mixed into the new water"
+              after="mg/L"
+              figure
+              problem={problems['copper']}
+              hint="empty: none; the level falls by what was changed"
+            />
+          )}
           <AreaField control={form.control} name="note" label="Note" />
         </>
       )}
