@@ -37,6 +37,45 @@ sound.set('logline.read', [
     locale: 'de',
   },
 ])
+sound.set('courses.concerns', [
+  {
+    journal: { format: 'brinvo-journal', version: 1, exported: '2026-11-23T10:00:00Z', entries: [] },
+    now: '2026-11-23T10:00:00Z',
+    proposed: {
+      kind: 'equipment',
+      happened: '2026-11-23T10:00:00Z',
+      tankId: 'quar',
+      item: 'carbon',
+      running: true,
+    },
+  },
+])
+sound.set('courses.standing', [
+  {
+    journal: {
+      format: 'brinvo-journal',
+      version: 1,
+      exported: '2026-11-23T10:00:00Z',
+      entries: [
+        {
+          id: 'start',
+          logged: '2026-11-20T18:00:00Z',
+          content: {
+            kind: 'course-start',
+            happened: '2026-11-20T18:00:00Z',
+            courseId: 'c',
+            tankId: 'quar',
+            protocol: 'qt-b-drug14',
+            doseId: 'cu-chelated-std',
+            animalIds: ['needle'],
+          },
+        },
+      ],
+    },
+    now: '2026-11-23T10:00:00Z',
+    horizonDays: 7,
+  },
+])
 sound.set('journal.read', [{ text: '{"format":"brinvo-journal","version":1,"entries":[]}' }, { text: '' }])
 
 /** Simulations are kept short: it is not their length that is tried. */

@@ -19,6 +19,8 @@ import { signTable } from '../catalogue/sign-tables/sign-tables.ts'
 import { doseAmount, doseRamp, redose } from '../dosing/dosing.ts'
 import { readJournal } from '../journal/read.ts'
 import { readLogLine } from '../logline/operation.ts'
+import { readConcerns } from '../safety/operation.ts'
+import { readStanding } from '../courses/standing.ts'
 import type { Result } from '../result/result.ts'
 import { courseRisk } from '../risk/course-risk.ts'
 import { fallowRisk } from '../risk/fallow-risk.ts'
@@ -83,6 +85,8 @@ export const OPERATIONS = {
   'uv.size': operation('UV dose a pass and turnovers an hour', uvSize),
   'journal.read': operation('reads an exported journal file as the import does, keeping nothing', readJournal),
   'logline.read': operation('what the log line reads a typed line as, keeping nothing', readLogLine),
+  'courses.concerns': operation('what the water speaks against a dose, switch, arrival or move', readConcerns),
+  'courses.standing': operation('every course of a journal as it stands: counts, rules, tasks', readStanding),
 } as const
 
 export type OperationName = keyof typeof OPERATIONS

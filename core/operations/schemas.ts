@@ -30,6 +30,8 @@ import { TransferCheck, TransferCheckInput } from '../transfer/transfer.schema.t
 import { UvSize, UvSizeInput } from '../uv/uv.schema.ts'
 import { LogLineInput, LogLineOutput } from '../logline/logline.schema.ts'
 import { JournalReadInput, JournalReadOutput } from '../journal/read.schema.ts'
+import { ConcernsInput, ConcernsOutput } from '../safety/safety.schema.ts'
+import { StandingInput, StandingOutput } from '../courses/standing.schema.ts'
 import { CourseRisk, CourseRiskInput, FallowRisk, FallowRiskInput } from '../risk/risk.schema.ts'
 import { Salinity, SalinityConvertInput, SalinitySwap, SalinitySwapInput } from '../salinity/salinity.schema.ts'
 import { TankVolume, VolumeFromDose, VolumeFromDoseInput, VolumeSheet } from '../volume/volume.schema.ts'
@@ -77,4 +79,6 @@ export const OPERATION_SCHEMAS: Record<OperationName, { input: TSchema; output: 
   'uv.size': { input: UvSizeInput, output: UvSize },
   'journal.read': { input: JournalReadInput, output: JournalReadOutput },
   'logline.read': { input: LogLineInput, output: LogLineOutput },
+  'courses.concerns': { input: ConcernsInput, output: ConcernsOutput },
+  'courses.standing': { input: StandingInput, output: StandingOutput },
 }

@@ -184,7 +184,11 @@ function DoseBody({ calculator }: { calculator: Calculator }) {
   // The address follows once the keys rest: a navigation with each would hold up the number.
   useEffect(() => {
     if (touched.size === 0 && tankId === null) return
-    const timer = setTimeout(() => setParams(paramsOf(values, tankId), { replace: true }), ADDRESS_AFTER_MS)
+    const { pathname } = window.location
+    const timer = setTimeout(() => {
+      // A link may have been followed meanwhile, its screen still on the way.
+      if (window.location.pathname === pathname) setParams(paramsOf(values, tankId), { replace: true })
+    }, ADDRESS_AFTER_MS)
     return () => clearTimeout(timer)
   }, [values, tankId, touched, setParams])
   const productId = values['product'] ?? fields.find((field) => field.id === 'product')?.start
