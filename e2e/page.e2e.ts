@@ -33,7 +33,6 @@ const SCREENS: readonly [name: string, path: string, within?: string][] = [
   ['start a course', '/courses/new?tank=hall'],
   ['dose', '/dose?tank=quar&volumeL=64.75&current=2.04&target=2.25'],
   ['dose, peroxide', '/dose/peroxide?volumeL=100&percent=12'],
-  ['handbook', '/handbook'],
   ['handbook, agents', '/handbook/agents'],
   ['records', '/records'],
   ['more', '/more'],
@@ -65,7 +64,7 @@ for (const [device, viewport] of [
   ['phone', { width: 390, height: 844 }],
 ] as const)
   for (const part of [0, 1])
-    test(`axe finds nothing, in both looks, ${device}, part ${part + 1}; no error is written, nothing scrolls sideways on the phone`, async ({
+    test(`axe finds nothing on the ${device}, part ${part + 1}; no error is written, nothing scrolls sideways on the phone`, async ({
       page,
     }) => {
       test.setTimeout(150_000)
@@ -75,7 +74,7 @@ for (const [device, viewport] of [
         await page.goto(path)
         await settled(page)
         if (within) await expect(page.locator(within)).toBeVisible()
-        expect(await axe(page, within), name).toEqual([])
+        expect(await axe(page, within, device === 'phone' ? ['paper'] : undefined), name).toEqual([])
         expect(said, name).toEqual([])
         if (device === 'phone')
           expect(await page.evaluate(() => document.documentElement.scrollWidth), name).toBeLessThanOrEqual(390)

@@ -4,32 +4,8 @@ import { RandomStream } from '../numbers/random.ts'
 import { typedVolume } from './litres.ts'
 import { METRIC, type UnitHabits } from '../household/settings.ts'
 import { sentenceText } from '../words/measure.ts'
-import {
-  CALCULATORS,
-  computed,
-  fieldsShown,
-  type Answer,
-  type AnswerLine,
-  type KnownProduct,
-  type Values,
-} from './calculators.ts'
-
-const SHELF: readonly KnownProduct[] = [
-  {
-    id: 'copper',
-    name: 'copper bottle',
-    ingredient: 'cu-chelated',
-    strength: { kind: 'solution', mgPerMl: 10 },
-    step: 0.1,
-  },
-  {
-    id: 'prazi',
-    name: 'praziquantel powder',
-    ingredient: 'praziquantel',
-    strength: { kind: 'powder', activeFraction: 1 },
-    step: 0.01,
-  },
-]
+import { CALCULATORS, computed, fieldsShown, type Values } from './calculators.ts'
+import { answerOf, faultsOf, SHELF } from './testing.ts'
 
 /** Sensible figures for each field, to draw from: [least, most]. */
 const DRAWN: Record<string, readonly [number, number]> = {
@@ -169,21 +145,6 @@ function amountOf({ measured, exact }: Out): number {
   return measured && !measured.belowMeasurable ? measured.amount : exact.amount
 }
 
-function answerOf(id: string, values: Values): Answer {
-  const calculator = CALCULATORS.find((one) => one.id === id)!
-  const result = computed(calculator, values, SHELF)
-  if ('faults' in result) throw new Error(`${id} ${JSON.stringify(values)}: ${JSON.stringify(result.faults)}`)
-  return result.answer
-}
-const faultsOf = (id: string, values: Values) => {
-  const result = computed(
-    CALCULATORS.find((one) => one.id === id)!,
-    values,
-    SHELF,
-  )
-  return 'faults' in result ? result.faults : {}
-}
-
 describe('each calculator, for twenty inputs, says what the core says on the command line', () => {
   test.each(CALCULATORS.map((calculator) => [calculator.id, calculator] as const))('%s', (id, calculator) => {
     for (const values of twenty(calculator)) {
@@ -198,118 +159,6 @@ describe('each calculator, for twenty inputs, says what the core says on the com
       if (lead) expect(answer.lead.value).toBe(lead(outputs, values))
       expect(typeof answer.lead.value === 'number' ? Number.isFinite(answer.lead.value) : true).toBe(true)
     }
-  })
-})
-
-describe('what has no operation of its own is worked out from the handbook', () => {
-  test('medicine in food: grams times milligrams, by the product’s strength', () => {
-    const answer = answerOf('food', {
-      dose: 'praziquantel-food',
-      foodG: '20',
-      target: '5',
-      product: 'prazi',
-    })
-    expect(answer.lead).toMatchObject({ value: 0.1, unit: 'g' })
-  })
-  test('two degrees of alkalinity in 200 L: 12 g of bicarbonate, over two days', () => {
-    const values = { volumeL: '200', salt: 'sodium-bicarbonate', now: '6', target: '8' }
-    expect(answerOf('element', values).lead).toMatchObject({ what: 'a day', value: 6, unit: 'g' })
-    expect(answerOf('element', { ...values, sps: 'yes' }).lead.value).toBe(3)
-  })
-  test('nitrate from 40 to 10 goes no faster than the handbook’s cap, day by day', () => {
-    const { lead, lines } = answerOf('down', { volumeL: '100', what: 'no3', now: '20', target: '10' })
-    // 20 → 15 is a quarter of the water; then 15 → 11.25, a quarter again, and the rest.
-    expect(lead.value).toBeCloseTo(25, 9)
-    const said = (value: AnswerLine['value']) => (typeof value === 'number' ? '' : sentenceText(value, METRIC))
-    expect(lines.map(({ value }) => said(value))).toEqual(['25 L → 15 mg/L', '25 L → 11.3 mg/L', '11.1 L → 10 mg/L'])
-    expect(faultsOf('down', { volumeL: '100', now: '5', target: '9' })['target']?.message).toMatch(
-      /nothing has to come down/,
-    )
-  })
-  test('ten US gallons are 37.85 L; 78 °F are 25.6 °C; 8.4 dKH are 3 meq/L', () => {
-    const lead = (from: string, value: string) => answerOf('units', { from, value }).lead.value as number
-    expect(lead('us-gal', '10')).toBeCloseTo(37.854, 3)
-    expect(lead('f', '78')).toBeCloseTo(25.556, 3)
-    expect(lead('dkh', '8.4')).toBeCloseTo(3, 9)
-    expect(answerOf('units', { from: 'psu', value: '35' }).lead.value).toBe('1.0264')
-  })
-})
-
-describe('what the keeper needs beside the number', () => {
-  test('what the measured amount really makes, and where it lies in the handbook’s range', () => {
-    const { says, lines } = answerOf('dose', { volumeL: '64.75', current: '2.04', target: '2.25', product: 'copper' })
-    expect(sentenceText(says!, METRIC)).toBe('2.04 → 2.256 mg/L in 64.75 L')
-    expect(lines).toContainEqual({ what: 'range, copper, chelated', value: '2–2.5 mg/L: in range' })
-  })
-  test('a dose too small to measure gets a stock to make up, and nothing to log', () => {
-    const answer = answerOf('dose', { volumeL: '10', target: '0.1', product: 'prazi' })
-    expect(answer.says).toMatch(/less than the tool/)
-    expect(answer.lines).toContainEqual({
-      what: 'dissolve 1 g in 100 mL of water, then dose',
-      value: expect.closeTo(0.1, 9) as number,
-      unit: 'mL',
-    })
-    expect(answer.log).toBeUndefined()
-  })
-  test('peroxide of 12 % is told to be thinned, with the protection it asks for', () => {
-    const { cautions, lines } = answerOf('peroxide', { purpose: 'spot', volumeL: '100', percent: '12' })
-    expect(cautions[0]).toMatch(/gloves and goggles/i)
-    expect(lines.find(({ what }) => what.startsWith('to thin'))?.value).toBeCloseTo(3.13, 1)
-  })
-  test('a session’s cap of peroxide is never rounded over', () => {
-    // 345 L at 0.79 mg/L is 2.18 mL of 12 %: 2.2 would be over.
-    const { lead, says } = answerOf('peroxide', { purpose: 'spot', volumeL: '345', percent: '12', step: '0.1' })
-    expect(lead.value).toBeCloseTo(2.1, 9)
-    expect(says).toBe('makes 0.761 mg/L')
-  })
-  test('peroxide in a tank is dosed to the lowest level that fits who is in it, a higher one only when it is chosen', () => {
-    const made = (values: Values) => {
-      const { lead, lines } = answerOf('peroxide', { volumeL: '100', percent: '3', step: '0.01', ...values })
-      return [lead.value, Object.fromEntries(lines.map(({ what, value }) => [what, value]))] as const
-    }
-    // 1 mL of 3 % for each 10 US gallons; 26 mL for each 100 L is one a gallon.
-    expect(made({ company: 'nobody' })[0]).toBeCloseTo(2.6, 1)
-    const [spot, after] = made({ company: 'fish', tier: 'spot-changed' })
-    expect(spot).toBeCloseTo(5.28, 2)
-    expect(after['then change, until 0.79 mg/L or less is left']).toBeCloseTo(50.6, 0)
-    const [bare, halves] = made({ company: 'nobody', tier: 'bare-tank' })
-    expect(bare).toBeCloseTo(26.08, 1)
-    expect(halves['half changes, until 1 mg/L or less is left']).toBe(3)
-    // A level that is not for this company is not taken over from the address.
-    expect(made({ company: 'animals', tier: 'bare-tank' })[0]).toBeCloseTo(2.6, 1)
-    expect(faultsOf('peroxide', { company: 'sensitive', volumeL: '100' })['company']?.message).toMatch(/take them out/)
-  })
-  test('a label’s drops, packets and weighed teaspoons are strengths', () => {
-    const dose = { volumeL: '200', current: '0', target: '1', product: 'typed' }
-    const drops = answerOf('dose', { ...dose, form: 'drops-raise', labelAmount: '20', labelL: '100', strength: '0.5' })
-    expect(drops.lead).toMatchObject({ value: 80, unit: 'drops' })
-    const packs = answerOf('dose', { ...dose, form: 'packs-raise', labelL: '40', strength: '1', step: '0.5' })
-    expect(packs.lead).toMatchObject({ value: 5, unit: 'packs' })
-    const spoons = answerOf('dose', { ...dose, target: '60', form: 'spoon', spoonG: '4' })
-    expect(spoons.lead).toMatchObject({ value: 12, unit: 'g' })
-    expect(spoons.lines).toContainEqual({ what: 'level teaspoons, as weighed', value: 3, unit: 'tsp' })
-  })
-  test('UV from its label: the slower the water, the larger the dose', () => {
-    const values = { volumeL: '300', by: 'label', ratedDose: '30', ratedFlow: '900', flow: '450', lampWatts: '25' }
-    const { lead, says, lines } = answerOf('uv', values)
-    expect(lead.value).toBe(60)
-    expect(says).toMatch(/^enough for dinoflagellates/)
-    expect(lines).toMatchObject([
-      { value: 1.5 },
-      { value: [{ value: 12, unit: 'L' }, ...Array<unknown>(4).fill(expect.anything())] },
-    ])
-  })
-  test('nor is a bath over the handbook’s highest', () => {
-    const { lead } = answerOf('bath', { bath: 'formalin-bath', volumeL: '4', target: '167', step: '0.1' })
-    expect((lead.value as number) * 1000).toBeLessThanOrEqual(167 * 4)
-  })
-  test('what is dosed to the tank can be logged, in milligrams too', () => {
-    expect(answerOf('dose', { volumeL: '60', target: '1', product: 'copper' }).log).toEqual({
-      ingredient: 'cu-chelated',
-      amount: 6,
-      massMg: 60,
-      unit: 'mL',
-    })
   })
 })
 

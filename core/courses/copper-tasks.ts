@@ -2,38 +2,16 @@ import { rampOf } from '../catalogue/treatments/treatments.ts'
 import { animalGroupById } from '../catalogue/animal-group.ts'
 import { animalById, animalLabel, residentsBetween } from '../household/animals.ts'
 import { readingsOf } from '../readings/latest.ts'
-import type { Settings } from '../household/settings.ts'
 import { productById } from '../household/shelf.ts'
-import { equipmentAt } from '../household/tanks.ts'
-import type { Journal } from '../journal/journal.ts'
 import { dayText, MS_PER_DAY, MS_PER_HOUR, type Day } from '../time/zone.ts'
 import { momentBeside, spanText } from '../time/words.ts'
 import { measureText } from '../words/measure.ts'
-import type { CourseClock } from './course-clock.ts'
 
-import type { CopperFacts, KnownLevel } from './copper-facts.ts'
-import { MOVE_RULES, type RuleState } from './copper-rules.ts'
-import type { RampState } from './copper-ramp.ts'
-import type { Watched } from './copper-signs.ts'
-import type { Observation } from './observation.ts'
 import { dilute, doseToward } from './planned-dose.ts'
+import { clearTask, finishTask, moveTask } from './copper-end-tasks.ts'
+import { base, type Draft, type TaskInput } from './copper-task-input.ts'
 import { asItStands } from '../schedule/task.ts'
 import { byKindAndUrgency, type CourseTask } from './tasks.ts'
-
-export interface TaskInput {
-  journal: Journal
-  settings: Settings
-  facts: CopperFacts
-  known: KnownLevel | null
-  ramp: RampState
-  clock: CourseClock
-  seen: Watched
-  rules: readonly RuleState[]
-  observation: Observation | null
-  living: readonly string[]
-}
-
-type Draft = Omit<CourseTask, 'state' | 'postponed'>
 
 /** A level this far under the target, as a share of the way down to the low, is topped up while it is still in range. */
 const TOP_UP_SHARE = 0.5
@@ -51,14 +29,6 @@ const WATCH = { from: 6 * 60, best: 19 * 60, until: 23 * 60 + 59 }
 
 const fixed = (mgPerL: number) => mgPerL.toFixed(2)
 const litresText = ({ settings }: TaskInput, litres: number) => measureText(litres, 'L', settings.units, 3)
-
-/** What all drafts of a course share. */
-const base = ({ facts: { course } }: TaskInput, kind: CourseTask['kind'], occasion: string) => ({
-  id: `${course.id}/${kind}/${occasion}`,
-  courseId: course.id,
-  tankId: course.tankId,
-  kind,
-})
 
 const productOf = ({ journal, facts }: TaskInput) =>
   facts.course.productId === null ? null : productById(journal, facts.course.productId)
@@ -312,68 +282,6 @@ function watchTasks(input: TaskInput, horizon: Day): Draft[] {
     })
   }
   return drafts
-}
-
-/** The move once the count is full, if every rule holds; without it, what is waited for. */
-function moveTask(input: TaskInput): Draft | null {
-  const { facts, clock, rules, observation, living, journal } = input
-  if (facts.course.length !== 'fourteen-then-move' || observation || clock.completesAt === null || living.length === 0)
-    return null
-  const waitsFor = rules
-    .filter(({ id, state }) => (MOVE_RULES as readonly string[]).includes(id) && state !== 'holds')
-    .map(({ rule }) => rule)
-  const at = clock.completesAt
-  const names = living.map((id) => animalLabel(animalById(journal, id)!))
-  const staying = residentsBetween(journal, facts.course.tankId, facts.now, facts.now)
-    .filter(({ id }) => !living.includes(id))
-    .map(animalLabel)
-  return {
-    ...base(input, 'move', String(clock.run)),
-    title: `Move ${names.length > 2 ? `all ${names.length}` : names.join(' and ')}`,
-    why: `${clock.state === 'complete' ? 'the count is full' : 'when the count is full'}${
-      staying.length > 0 ? `; ${staying.join(', ')} ${staying.length === 1 ? 'stays' : 'stay'} in the medicine` : ''
-    }`,
-    notBefore: at,
-    best: at,
-    notAfter: at + 3 * MS_PER_DAY,
-    animalIds: living,
-    ...(waitsFor.length > 0 && { waitsFor }),
-  }
-}
-
-/** At the end of thirty days the copper comes out. */
-function clearTask(input: TaskInput): Draft | null {
-  const { facts, clock, observation, journal } = input
-  if (facts.course.length !== 'thirty' || observation || clock.completesAt === null) return null
-  const isRunning = equipmentAt(journal, facts.course.tankId, facts.now).some(
-    ({ item, running }) => (item === 'carbon' || item === 'resin') && running,
-  )
-  if (isRunning) return null
-  const at = clock.completesAt
-  return {
-    ...base(input, 'clear', String(clock.run)),
-    title: 'Take the copper out: carbon in, change water',
-    why: clock.state === 'complete' ? 'the count is full' : 'when the count is full',
-    notBefore: at,
-    best: at,
-    notAfter: at + MS_PER_DAY,
-  }
-}
-
-/** Observation without any drug, fourteen days at least, and then the course is over. */
-function finishTask(input: TaskInput): Draft | null {
-  const { observation, settings, facts, seen } = input
-  if (!observation) return null
-  const at = (days: number) => observation.from + days * MS_PER_DAY
-  return {
-    ...base(input, 'finish', String(seen.signs.length)),
-    tankId: observation.tankId,
-    title: 'Finish the course',
-    why: `${observation.leastDays} days without a sign at least, ${observation.preferredDays} preferred; since ${momentBeside(observation.from, facts.now, settings.clock)}`,
-    notBefore: at(observation.leastDays),
-    best: at(observation.preferredDays),
-    notAfter: at(observation.preferredDays + 7),
-  }
 }
 
 /**

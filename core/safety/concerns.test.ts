@@ -152,6 +152,14 @@ test.each([
   expect(concern!.reason).toMatch(reason)
 })
 
+test('carbon is asked about while copper has to be held, and not once its count is full', () => {
+  const it = ramped()
+  for (let day = 2; day <= 17; day++) it.read(day, '08:00', 2.2)
+  const carbon = (day: number) => ({ ...switched(it, 'carbon'), ...it.at(day, '09:00') })
+  expect(found(it, carbon(10), [10, '09:00'])).toHaveLength(1)
+  expect(found(it, carbon(17), [17, '09:00'])).toEqual([])
+})
+
 test('a peroxide spot treatment is exempt from the rows of whole-tank strength, a whole-tank dose is not', () => {
   const it = ward()
   it.write(arrival(it, 'obs', 'star-urchin'))

@@ -11,7 +11,7 @@ import type { Content, ContentOf } from '../journal/entry.ts'
 import type { Journal } from '../journal/journal.ts'
 import { MS_PER_HOUR } from '../time/zone.ts'
 import { levelConcerns } from './level.ts'
-import { movedAwayConcerns, newcomerConcerns } from './moves.ts'
+import { isCountFull, movedAwayConcerns, newcomerConcerns } from './moves.ts'
 import {
   contextOfItem,
   contextsOfAnimal,
@@ -303,7 +303,13 @@ function equipmentConcerns(
   const context = contextOfItem(item)
   if (!running || removed || !context) return []
   const water = waterBetween(journal, tankId, at, Math.max(at, now), except)
-  return water ? contextConcerns(context, water.agents) : []
+  // At the end of its course carbon takes the copper out, as the handbook has it.
+  return water
+    ? contextConcerns(
+        context,
+        water.agents.filter((one) => !isCountFull(journal, one.courseId, at)),
+      )
+    : []
 }
 
 /** An animal that is not in the journal yet, as its arrival describes it. */

@@ -1,7 +1,7 @@
 import { animalGroupById } from '../catalogue/animal-group.ts'
 import { copperFacts } from '../courses/copper-facts.ts'
 import { courseClock } from '../courses/course-clock.ts'
-import { coursesOf, type Course } from '../courses/course.ts'
+import { courseById, coursesOf, type Course } from '../courses/course.ts'
 import { animalLabel, type Animal } from '../household/animals.ts'
 import { tankById } from '../household/tanks.ts'
 import type { ContentOf } from '../journal/entry.ts'
@@ -27,6 +27,12 @@ export function newcomerConcerns(journal: Journal, tankId: string, animal: Anima
     }))
 }
 
+/** Whether the count of a course is full: what is in its water has done its work. */
+export function isCountFull(journal: Journal, courseId: string | undefined, at: number): boolean {
+  const course = courseId === undefined ? null : courseById(journal, courseId)
+  return course !== null && courseClock(copperFacts(journal, course, at)).state === 'complete'
+}
+
 /** What is lost when an animal leaves a course before its end, and what it may carry where it goes. */
 export function movedAwayConcerns(
   journal: Journal,
@@ -42,12 +48,7 @@ export function movedAwayConcerns(
       const isDisplay = to?.role === 'display'
       const isTreated = course.tankId === fromTankId
       // The course's own move, once its count is full, is its next step.
-      if (
-        isTreated &&
-        course.moveToTankId === toTankId &&
-        courseClock(copperFacts(journal, course, at)).state === 'complete'
-      )
-        return []
+      if (isTreated && course.moveToTankId === toTankId && isCountFull(journal, course.id, at)) return []
       if (!isTreated && !isDisplay) return []
       return [
         {

@@ -1,12 +1,16 @@
 import AxeBuilder from '@axe-core/playwright'
 import type { Page } from '@playwright/test'
 
-const LOOKS = ['paper', 'night'] as const
+type Look = 'paper' | 'night'
+const LOOKS: readonly Look[] = ['paper', 'night']
 
-/** What axe finds on a page, in paper and at night: between the looks only colours differ, so the second is asked for contrast alone. */
-export async function axe(page: Page, within?: string): Promise<string[]> {
+/**
+ * What axe finds on a page, in paper and at night: between the looks only colours differ, so the second is asked for contrast alone.
+ * @param looks without the night for a narrow page whose colours were looked at on a wide one
+ */
+export async function axe(page: Page, within?: string, looks: readonly Look[] = LOOKS): Promise<string[]> {
   const found: string[] = []
-  for (const look of LOOKS) {
+  for (const look of looks) {
     await page.evaluate((chosen) => {
       document.documentElement.dataset['look'] = chosen
     }, look)
