@@ -188,7 +188,10 @@ test('a new screen begins at its top; on the way back the old one stands where i
 
 test('tabbing reaches every control of a screen', async ({ page }) => {
   await openSample(page, '/shelf/copper')
-  const controls = await page.locator('main :is(a[href], button:not([tabindex="-1"]), input, select, textarea)').count()
+  await settled(page)
+  const found = page.locator('main :is(a[href], button:not([tabindex="-1"]), input, select, textarea)')
+  await expect(found.first()).toBeVisible()
+  const controls = await found.count()
   await page.locator('main').focus()
   const reached = new Set<string>()
   for (let i = 0; i < controls + 3; i++) {

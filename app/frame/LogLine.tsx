@@ -4,6 +4,7 @@ import { readLine } from '../../core/logline/read.ts'
 import type { Choice, ReadBack } from '../../core/logline/types.ts'
 import { courseVerdict, VERDICT_WORDS } from '../../core/courses/range-words.ts'
 import type { Content, Entry } from '../../core/journal/entry.ts'
+import type { UnitHabits } from '../../core/household/settings.ts'
 import type { Journal } from '../../core/journal/journal.ts'
 import { forgetDraft, keepDraft, readDraft } from '../fields/draft.ts'
 import { locale } from '../fields/figure-text.ts'
@@ -252,7 +253,7 @@ export function LogLine({ onShowKeys }: { onShowKeys: () => void }) {
           aria-controls={listId}
           aria-activedescendant={marked >= 0 ? `${listId}-${marked}` : undefined}
           aria-autocomplete="list"
-          placeholder={EXAMPLE}
+          placeholder={exampleFor(settings.units)}
           autoComplete="off"
           autoCapitalize="none"
           autoCorrect="off"
@@ -282,7 +283,9 @@ export function LogLine({ onShowKeys }: { onShowKeys: () => void }) {
 /** A line that was left half an hour ago is told apart from one just typed: it would be kept as of now. */
 const LEFT_MS = 30 * MS_PER_MINUTE
 
-const EXAMPLE = 'quar cu 2.1 · hall change 20L · needle ate'
+/** What a line may be, with the household's own measure of water. */
+const exampleFor = ({ volume }: UnitHabits): string =>
+  `quar cu 2.1 · hall change ${volume === 'L' ? '20L' : '5gal'} · needle ate`
 
 function Kept({ kept, onUndo }: { kept: { entries: Entry[]; undone: boolean }; onUndo: () => void }) {
   if (kept.undone) return <span>Struck out again.</span>

@@ -208,7 +208,7 @@ export function StartCourse() {
                     name="moveToTankId"
                     label="Then to"
                     problem={problems['moveToTankId']}
-                    hint="sterile, at least 3 m from any salt water; only the fish moves"
+                    hint="sterile, at least 3 m (10 ft) from any salt water; only the fish moves"
                     options={[
                       { value: '', label: 'choose' },
                       ...tanks

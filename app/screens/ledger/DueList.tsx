@@ -1,9 +1,12 @@
 import { styled } from 'styled-components'
 import { ArrivalTaskCard } from '../../arrivals/ArrivalTaskCard.tsx'
 import { TaskCard } from '../../courses/TaskCard.tsx'
+import { PlainButton } from '../../look/buttons.ts'
+import { Line } from '../../look/text.ts'
+import type { Tank } from '../../../core/household/tanks.ts'
 import { plural } from '../../../core/words/numbers.ts'
 import type { DueSomewhere } from './due.ts'
-import { useBeside } from './opened.ts'
+import { QUICK_FORMS, useBeside } from './opened.ts'
 
 const Scroller = styled.div`
   flex: 1;
@@ -32,7 +35,7 @@ const Nothing = styled.p`
 `
 
 /** What is due in the whole household, late first: what a keeper with wet hands opens the phone for. */
-export function DueList({ due }: { due: readonly DueSomewhere[] }) {
+export function DueList({ due, tanks }: { due: readonly DueSomewhere[]; tanks: readonly Tank[] }) {
   const [, openBeside] = useBeside()
   const late = due.filter(({ urgency }) => urgency.state === 'late').length
   return (
@@ -40,7 +43,27 @@ export function DueList({ due }: { due: readonly DueSomewhere[] }) {
       <h2 className="visually-hidden">
         {plural(due.length, 'task')} due today, {late} late
       </h2>
-      {due.length === 0 && <Nothing>Nothing is due in the household.</Nothing>}
+      {due.length === 0 && (
+        <>
+          <Nothing>Nothing is due in the household.</Nothing>
+          {tanks.map((tank) => (
+            <Item key={tank.id}>
+              <Where>{tank.name}</Where>
+              <Line $gap={20}>
+                {QUICK_FORMS.map(([form, name]) => (
+                  <PlainButton
+                    key={form}
+                    onPress={() => openBeside({ show: 'form', form, tankId: tank.id, day: null })}
+                    aria-label={`${name}, ${tank.name}`}
+                  >
+                    {name}
+                  </PlainButton>
+                ))}
+              </Line>
+            </Item>
+          ))}
+        </>
+      )}
       {due.map((one, i) => (
         <Item key={one.task.id}>
           <Where>{one.tank.name}</Where>

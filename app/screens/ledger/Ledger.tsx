@@ -244,7 +244,7 @@ function LedgerGrid() {
                     onGo={(tankId) => goTo({ day: today, column: columns.findIndex(({ tank }) => tank.id === tankId) })}
                   />
                 )}
-                {isDueShown && <DueList due={household} />}
+                {isDueShown && <DueList due={household} tanks={columns.map(({ tank }) => tank)} />}
                 <Scroller
                   hidden={isDueShown}
                   ref={scroller}

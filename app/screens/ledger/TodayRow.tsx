@@ -21,7 +21,7 @@ import { expectedIn, type Column } from './columns.ts'
 import { ArrivalsContext, PlansContext } from './plans.ts'
 import { cellId, GridActionsContext, type CellPlace } from './GridCell.tsx'
 import { Marks } from './marks.tsx'
-import { useBeside, type FormKind } from './opened.ts'
+import { QUICK_FORMS, useBeside } from './opened.ts'
 import { Threads } from './Threads.tsx'
 
 const Row = styled.div`
@@ -195,12 +195,6 @@ export function TodayRow({
   )
 }
 
-const FORMS: readonly [FormKind, string][] = [
-  ['reading', 'readings'],
-  ['water-change', 'change'],
-  ['sighting', 'seen'],
-]
-
 function TodayCell({ day, column, colIndex, active }: { day: Day; column: Column; colIndex: number; active: boolean }) {
   const { open, focused } = useContext(GridActionsContext)
   const { tank, folded, gutter, width } = column
@@ -294,7 +288,7 @@ function TodayInside({ day, column: { tank }, gutter }: { day: Day; column: Colu
         </Done>
       )}
       <Acts>
-        {FORMS.map(([form, name]) => (
+        {QUICK_FORMS.map(([form, name]) => (
           <PlainButton
             key={form}
             onPress={() => openBeside({ show: 'form', form, tankId: tank.id, day: null })}

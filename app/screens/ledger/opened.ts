@@ -44,3 +44,10 @@ export function useBeside(): [Beside | null, (beside: Beside | null) => void] {
   const open = useCallback((beside: Beside | null) => setParams(write(beside)), [setParams])
   return [read(params), open]
 }
+
+/** What is logged most at a tank, as its words stand in a row. */
+export const QUICK_FORMS: readonly [FormKind, string][] = [
+  ['reading', 'readings'],
+  ['water-change', 'change'],
+  ['sighting', 'seen'],
+]

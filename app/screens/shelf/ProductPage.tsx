@@ -1,6 +1,7 @@
 import { useState } from 'react'
 import { Form } from 'react-aria-components'
 import { useForm } from 'react-hook-form'
+import { styled } from 'styled-components'
 import { useNavigate, useParams } from 'react-router'
 import { ingredientById } from '../../../core/catalogue/ingredient.ts'
 import { amountUnit, mgPerUnit } from '../../../core/dosing/product.ts'
@@ -36,6 +37,13 @@ export function ProductPage() {
     )
   return <ProductForm key={productId ?? 'new'} product={product} />
 }
+
+/** A list whose choices are sentences: on the phone it has the whole row. */
+const Row = styled.div`
+  @media (max-width: 759px) {
+    grid-column: 1 / -1;
+  }
+`
 
 function ProductForm({ product }: { product: ShelfProduct | null }) {
   const { journal, settings } = useHousehold()
@@ -108,13 +116,17 @@ function ProductForm({ product }: { product: ShelfProduct | null }) {
             <Stack $gap={14}>
               <Heading>Strength</Heading>
               <FieldGrid>
-                <SelectField control={control} name="form" label="It is a" options={FORMS} />
-                <SelectField
-                  control={control}
-                  name="stated"
-                  label="The label states"
-                  options={STRENGTHS[values.form]}
-                />
+                <Row>
+                  <SelectField control={control} name="form" label="It is a" options={FORMS} />
+                </Row>
+                <Row>
+                  <SelectField
+                    control={control}
+                    name="stated"
+                    label="The label states"
+                    options={STRENGTHS[values.form]}
+                  />
+                </Row>
                 {values.stated !== 'pure' && (
                   <TextField
                     control={control}
@@ -128,7 +140,8 @@ function ProductForm({ product }: { product: ShelfProduct | null }) {
                   <TextField
                     control={control}
                     name="perAmount"
-                    label={`from so many ${unit}`}
+                    label="from so much of it"
+                    after={unit}
                     figure
                     problem={problems['perAmount']}
                   />
