@@ -1,6 +1,6 @@
-import { coursePlan } from '../core/courses/plan.ts'
+import { coursePlan, type DrugPlan } from '../core/courses/plan.ts'
 import { courseById } from '../core/courses/course.ts'
-import { copperFit } from '../core/courses/forecast.ts'
+import { levelFit } from '../core/courses/forecast.ts'
 import { ifChanged, ifMoved } from '../core/courses/what-if.ts'
 import { settingsOf } from '../core/household/settings.ts'
 import { tankById } from '../core/household/tanks.ts'
@@ -13,7 +13,7 @@ const journal = new Journal()
 journal.add(buildSample({ now: NOW, timeZone: 'Europe/Lisbon' }))
 const settings = settingsOf(journal)!
 const course = courseById(journal, 'copper-quar')!
-const plan = coursePlan(journal, course, settings, NOW)
+const plan = coursePlan(journal, course, settings, NOW) as DrugPlan
 
 /** Asks the command line, as anybody could. */
 function asked<T>(operation: string, input: object): T {
@@ -73,7 +73,7 @@ describe('the copper of the sample’s quarantine, worked out again with the com
       volumePrior: { medianL: volumeL, logSd: 0.1 },
       halfLifePrior: { medianHours: 720, logSd: 0.8 },
     })
-    const shown = copperFit(plan.facts)!
+    const shown = levelFit(plan.facts)!
     expect(shown.volumeL).toBeCloseTo(fit.volumeL, 6)
     expect(shown.halfLifeHours).toBeCloseTo(fit.halfLifeHours, 4)
   })
@@ -111,6 +111,6 @@ describe('the copper of the sample’s quarantine, worked out again with the com
     expect(plan.warnings.map(({ text }) => text)).toEqual([
       'Copper was under 2.00 for about 13 h on Wednesday 18 November. The count began again Wednesday 23:30.',
     ])
-    expect(plan.tasks[0]).toMatchObject({ kind: 'read', state: 'late', why: 'last 2.19, yesterday 08:10' })
+    expect(plan.tasks[0]).toMatchObject({ step: 'read', state: 'late', why: 'last 2.19, yesterday 08:10' })
   })
 })

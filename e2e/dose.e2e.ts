@@ -4,6 +4,7 @@ import { openMine, openSample, today } from './support/app.ts'
 test('a first visitor gets a measurable amount without setting anything up', async ({ page }) => {
   await openMine(page)
   await page.getByRole('button', { name: 'Begin the journal' }).click()
+  await expect(page.getByRole('button', { name: 'Begin the journal' })).toHaveCount(0)
   await page.goto('/dose')
   await page.getByLabel('Net volume').fill('16 gal')
   await page.getByRole('button', { name: 'US gallons' }).click()

@@ -1,7 +1,8 @@
 import { useRef } from 'react'
 import { styled } from 'styled-components'
-import type { ClockStretch } from '../../core/courses/course-clock.ts'
-import type { CoursePlan } from '../../core/courses/plan.ts'
+import type { ClockStretch } from '../../core/courses/tracks/hold.ts'
+import type { DrugPlan } from '../../core/courses/plan.ts'
+import { isTested } from '../../core/courses/tracks/level.ts'
 import { dayAs, spanText, timeOf } from '../../core/time/words.ts'
 import { MS_PER_DAY, type ZoneClock } from '../../core/time/zone.ts'
 import { useWidth } from '../look/useWidth.ts'
@@ -76,15 +77,16 @@ interface Mark {
 }
 
 /** The text of the strip for those who do not see it. */
-export function stripWords({ clock, course }: CoursePlan, zone: ZoneClock): string {
+export function stripWords({ clock, course, facts }: DrugPlan, zone: ZoneClock): string {
   const day = (ms: number) => dayAs(zone.dayOf(ms), 'd MMMM')
+  const proof = isTested(facts) ? 'proven' : 'logged'
   const parts = clock.stretches.map(({ kind, from, to }) => {
     const span = `${day(from)} to ${day(to)}`
     switch (kind) {
       case 'before':
         return `${span}: not yet in range`
       case 'proven':
-        return `${span}: proven in range`
+        return `${span}: ${proof} in range`
       case 'superseded':
         return `${span}: was in range, no longer counts`
       case 'broken':
@@ -97,10 +99,10 @@ export function stripWords({ clock, course }: CoursePlan, zone: ZoneClock): stri
         return `${span}: hoped for`
     }
   })
-  return `${spanText(clock.provenHours)} proven of ${course.requiredDays} days. ${parts.join('; ')}`
+  return `${spanText(clock.provenHours)} ${proof} of ${course.requiredDays} days. ${parts.join('; ')}`
 }
 
-function marksOf({ clock, course, facts }: CoursePlan, zone: ZoneClock, now: number): Mark[] {
+function marksOf({ clock, course, facts }: DrugPlan, zone: ZoneClock, now: number): Mark[] {
   const day = (ms: number) => dayAs(zone.dayOf(ms), 'd MMM')
   const marks: Mark[] = [{ at: course.startedAt, text: day(course.startedAt), tone: 'quiet', weight: 2 }]
   const first = clock.stretches.find(({ kind }) => kind === 'superseded')
@@ -161,7 +163,7 @@ export function ClockStrip({
   now,
   small = false,
 }: {
-  plan: CoursePlan
+  plan: DrugPlan
   zone: ZoneClock
   now: number
   small?: boolean
@@ -182,7 +184,9 @@ export function ClockStrip({
           return (
             <Part key={`${kind}-${from}`} $kind={kind} style={{ left: percent(place(from)), width: percent(share) }}>
               {!small && kind === 'proven' && share * width > WORDS_ROOM && (
-                <Words $on="solid">{spanText(clock.provenHours)} proven</Words>
+                <Words $on="solid">
+                  {spanText(clock.provenHours)} {isTested(plan.facts) ? 'proven' : 'logged'}
+                </Words>
               )}
               {!small && kind === 'expected' && share * width > WORDS_ROOM && clock.runFrom !== null && (
                 <Words $on="hatched">{spanText(clock.remainingHours)} to go</Words>

@@ -36,7 +36,7 @@ function Tasks({ kind }: { kind: string }) {
   return (
     <>
       {plan.tasks
-        .filter((task) => task.kind === kind)
+        .filter((task) => task.step === kind)
         .slice(0, 1)
         .map((task) => (
           <TaskCard key={task.id} plan={plan} task={task} next heading="h2" onForm={() => {}} />
@@ -109,7 +109,7 @@ test('a reading is typed in place, told against the range before it is kept; 21 
 })
 
 test('skipping asks for a word why, and keeps it', async () => {
-  const { user, last } = await show('watch')
+  const { user, last } = await show('look')
   await user.click(screen.getByRole('button', { name: /^Skip: Watch/ }))
   await user.click(await screen.findByRole('button', { name: 'Skip it' }))
   expect(await screen.findByRole('alert')).toHaveTextContent('a word why')
@@ -128,7 +128,7 @@ test('a step up to the dose can wait, and cannot be left out', async () => {
 })
 
 test('a look with nothing seen is one press', async () => {
-  const { user, lines } = await show('watch')
+  const { user, lines } = await show('look')
   await user.click(screen.getByRole('button', { name: 'Nothing seen, all ate' }))
   await waitFor(() =>
     expect(lines()).toContainEqual(expect.objectContaining({ kind: 'sighting', animalIds: ['n'], signs: [] })),

@@ -36,7 +36,8 @@ export function usePlan(courseId: string): CoursePlan | null {
 }
 
 /** The tank a course is at work in: where its animals are observed, once they are. */
-export const tankOfPlan = ({ course, observation }: CoursePlan): string => observation?.tankId ?? course.tankId
+export const tankOfPlan = ({ course, observation, rounds }: CoursePlan): string =>
+  observation?.tankId ?? rounds?.tankId ?? course.tankId
 
 /** A task with the course it belongs to. */
 export interface DueTask {

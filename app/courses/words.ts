@@ -1,33 +1,48 @@
-import type { CoursePlan } from '../../core/courses/plan.ts'
-import { observedDays } from '../../core/courses/observation.ts'
+import { isDrugPlan, type CoursePlan, type DrugPlan } from '../../core/courses/plan.ts'
+import { observedDays } from '../../core/courses/tracks/watch.ts'
+import { isTested } from '../../core/courses/tracks/level.ts'
 import type { PlannedDose } from '../../core/courses/planned-dose.ts'
+import type { CourseTask } from '../../core/courses/tasks.ts'
 import { MS_PER_DAY } from '../../core/time/zone.ts'
 import { figures } from '../../core/words/numbers.ts'
 
-/** Where a course is, in a few words: "day 4 of 14, again", "ramp, step 2 of 4". */
-export function phaseWords({ phase, course, clock, ramp, observation, facts }: CoursePlan): string {
-  switch (phase) {
-    case 'ramp':
-      return `step ${(ramp.next ?? 0) + 1} of ${ramp.levels.length}`
-    case 'observing':
-      return `observed, day ${observedDays(observation!, facts.now)} of ${observation!.leastDays}`
-    case 'proven':
-      return `${course.requiredDays} of ${course.requiredDays}, proven`
-    case 'ended':
-      return course.ended!.outcome
-    case 'hold': {
-      if (clock.state === 'broken') return clock.breaks.at(-1)?.isReckoned ? 'under range by reckoning' : 'under range'
-      if (clock.state === 'lost') return 'count lost'
-      if (clock.runFrom === null) return 'not in range yet'
-      const again = clock.stretches.some(({ kind }) => kind === 'superseded') ? ', again' : ''
-      return `day ${Math.floor((facts.now - clock.runFrom) / MS_PER_DAY)} of ${course.requiredDays}${again}`
-    }
-  }
+function drugPhaseWords({ phase, course, clock, ramp, facts }: DrugPlan): string {
+  if (phase === 'ramp') return `step ${(ramp.next ?? 0) + 1} of ${ramp.levels.length}`
+  if (phase === 'proven')
+    return `${course.requiredDays} of ${course.requiredDays}, ${isTested(facts) ? 'proven' : 'logged'}`
+  if (clock.state === 'broken') return clock.breaks.at(-1)?.isReckoned ? 'under range by reckoning' : 'under range'
+  if (clock.state === 'lost') return 'count lost'
+  if (clock.runFrom === null) return 'not in range yet'
+  const again = clock.stretches.some(({ kind }) => kind === 'superseded') ? ', again' : ''
+  return `day ${Math.floor((facts.now - clock.runFrom) / MS_PER_DAY)} of ${course.requiredDays}${again}`
+}
+
+/** Where a course is, in a few words: "day 4 of 14, again", "move 2 of 4 made", "day 6 of 14". */
+export function phaseWords(plan: CoursePlan): string {
+  const { phase, course, observation, facts, rounds, series } = plan
+  if (phase === 'ended') return course.ended!.outcome
+  if (phase === 'ahead') return 'lies ahead'
+  if (phase === 'observing')
+    return `observed, day ${observedDays(observation!, facts.now)} of ${observation!.leastDays}`
+  if (rounds)
+    return rounds.state === 'broken'
+      ? 'a move is late'
+      : `${rounds.made.length} of ${rounds.needs} moves made${rounds.restarts.length > 0 ? ', again' : ''}`
+  if (series) return `day ${series.day} of ${course.requiredDays}`
+  return isDrugPlan(plan) ? drugPhaseWords(plan) : ''
 }
 
 /** "2.6 mL". */
-export const amountText = ({ amount, unit, massMg }: PlannedDose): string =>
+export const amountText = ({ amount, unit, massMg }: Pick<PlannedDose, 'amount' | 'unit' | 'massMg'>): string =>
   amount === null ? `${figures(massMg)} mg` : `${figures(amount, 4)} ${unit}`
+
+/** The amount of a task in a few words; null where it has none. */
+export function taskAmountText({ dose, session, bath }: CourseTask): string | null {
+  if (dose) return amountText(dose)
+  if (session) return `at most ${amountText({ amount: session.amount, unit: session.unit, massMg: session.capMg })}`
+  if (bath) return `${figures(bath.mgPerL)} mg/L`
+  return null
+}
 
 /** "2.04 → 2.25 mg/L". */
 export const makesText = ({ fromMgPerL, makesMgPerL }: PlannedDose): string =>

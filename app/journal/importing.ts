@@ -50,6 +50,22 @@ const NAMES: Record<ContentKind, string> = {
   'course-change': 'course changes',
   'course-event': 'course events',
   'course-end': 'course ends',
+  'course-mark': 'course marks',
+  away: 'days away',
+  chore: 'chores',
+  bath: 'baths',
+  feed: 'feeds',
+  'top-off': 'top-offs',
+  contact: 'contacts',
+  'new-water': 'new water',
+  'part-setup': 'parts',
+  'part-change': 'part changes',
+  'gear-setup': 'tools',
+  'gear-change': 'tool changes',
+  'gear-clean': 'tools cleaned',
+  'bench-start': 'bench sessions',
+  'bench-mark': 'bench steps',
+  'bench-end': 'bench ends',
 }
 
 const kindOf = (entry: Entry): string =>

@@ -5,7 +5,9 @@ import { WAY_NAMES } from '../../core/arrivals/step-words.ts'
 import { signLabel } from '../../core/catalogue/inspection.ts'
 import { animalById, animalLabel } from '../../core/household/animals.ts'
 import type { Settings, UnitHabits } from '../../core/household/settings.ts'
+import { startInWords } from '../../core/courses/course.ts'
 import { courseName } from '../../core/courses/names.ts'
+import { partById } from '../../core/household/parts.ts'
 import { taskName } from '../../core/schedule/task-name.ts'
 import { productById } from '../../core/household/shelf.ts'
 import { tankById } from '../../core/household/tanks.ts'
@@ -70,19 +72,43 @@ export const EQUIPMENT_NAMES: Record<ContentOf<'equipment'>['item'], string> = {
   'dosing-pump': 'dosing pump',
   co2: 'CO2',
   'ammonia-binder': 'ammonia binder',
+  cover: 'cover',
+  filter: 'filter',
+  'phosphate-remover': 'phosphate remover',
 }
 const TASK_STATES: Record<ContentOf<'task'>['state'], string> = {
   done: 'done',
   skipped: 'skipped',
   postponed: 'put off',
 }
-const COUNT_NAMES: Record<ContentOf<'count'>['what'], string> = {
+const COUNT_NAMES: Record<NonNullable<ContentOf<'count'>['what'] | ContentOf<'count'>['measure']>, string> = {
   'dip-count': 'came off',
   'patch-stage': 'patch stages',
   cells: 'cells',
   coverage: 'coverage %',
   jar: 'jar, alive',
   'pest-count': 'counted',
+  'came-off': 'came off',
+  eggs: 'eggs',
+  alive: 'alive',
+  'diatom-share': 'diatom share',
+  removed: 'removed',
+  left: 'left',
+  'edge-mm': 'edge, mm',
+  survey: 'survey',
+  colour: 'colour',
+  'head-count': 'head count',
+  'visibility-cm': 'visibility, cm',
+  'wet-g': 'wet weight, g',
+}
+
+export const CONTACT_WORDS: Record<ContentOf<'contact'>['what'], string> = {
+  fish: 'a fish',
+  water: 'water',
+  tool: 'a wet tool',
+  hand: 'a wet hand',
+  snail: 'a snail',
+  plug: 'a plug or rock',
 }
 
 const COURSE_EVENTS: Record<ContentOf<'course-event'>['event'], string> = {
@@ -98,6 +124,14 @@ const plain = (text: string): Mark => ({ text })
 
 export const tankName = (journal: Journal, id: string): string => tankById(journal, id)?.name ?? 'a tank not on record'
 
+/** What a course that begins is called. */
+function startName(start: ContentOf<'course-start'>): string {
+  const { definition, doseId } = startInWords(start)
+  return courseName(definition, doseId)
+}
+
+export const partName = (journal: Journal, id: string): string => partById(journal, id)?.name ?? id
+
 export function animalName(journal: Journal, id: string): string {
   const animal = animalById(journal, id)
   if (animal) return animalLabel(animal)
@@ -111,7 +145,7 @@ export const newcomerName = ({ name, species, count }: { name?: string; species:
   isolated(name ?? (count > 1 ? `${count} ${species}` : species))
 
 /** How a dosed thing is called: the shelf's own word, else the ingredient. */
-export function doseName(journal: Journal, dose: Pick<ContentOf<'dose'>, 'productId' | 'ingredient'>): string {
+export function doseName(journal: Journal, dose: { productId?: string; ingredient: string }): string {
   const product = dose.productId === undefined ? null : productById(journal, dose.productId)
   return product?.name ?? ingredientById(dose.ingredient)?.name ?? dose.ingredient
 }
@@ -241,9 +275,95 @@ export function contentMarks(content: Content, wording: Wording, tankId?: string
       return [plain(content.text)]
     case 'count':
       return [
-        plain(`${content.of ?? COUNT_NAMES[content.what]} `),
-        strong(content.values.map((value) => figures(value)).join(' ')),
+        plain(`${content.of ?? COUNT_NAMES[content.measure ?? content.what ?? 'pest-count']} `),
+        strong(
+          content.parts
+            ? content.parts.map(({ partId, value }) => `${partName(journal, partId)} ${figures(value)}`).join(', ')
+            : (content.values ?? []).map((value) => figures(value)).join(' '),
+        ),
       ]
+    case 'bath': {
+      const who = [
+        ...content.animalIds.map((id) => animalName(journal, id)),
+        ...(content.partIds ?? []).map((id) => partName(journal, id)),
+      ]
+      return [
+        plain(who.length > 0 ? `${listed(who)}: bath ` : 'bath '),
+        strong(`${figures(content.amount)} ${content.unit}`),
+        plain(
+          ` ${doseName(journal, content)} in ${measureText(content.litres, 'L', units, 3)}, ${figures(content.minutes)} min`,
+        ),
+        ...(content.stopped === undefined ? [] : [plain(`, ended early: ${content.stopped}`)]),
+      ]
+    }
+    case 'feed':
+      return [
+        plain('fed '),
+        strong(`${figures(content.foodG)} g`),
+        plain(
+          content.ingredient === undefined
+            ? ''
+            : ` with ${ingredientById(content.ingredient)?.name ?? content.ingredient}${
+                content.mgPerG === undefined ? '' : `, ${figures(content.mgPerG)} mg/g`
+              }`,
+        ),
+      ]
+    case 'top-off':
+      return [
+        plain('top-off '),
+        strong(measureText(content.litres, 'L', units, 3)),
+        plain(
+          content.salinityPsu === undefined || content.salinityPsu === 0
+            ? ''
+            : `, ${quantityText(parameterValue('salinity', content.salinityPsu, units))}`,
+        ),
+      ]
+    case 'contact':
+      return [
+        plain(
+          `touched by ${CONTACT_WORDS[content.what]}${
+            content.from === undefined ? ' of another system' : ` of ${tankName(journal, content.from)}`
+          }`,
+        ),
+      ]
+    case 'new-water':
+      return [
+        plain('new water mixed: '),
+        strong(measureText(content.litres, 'L', units, 3)),
+        plain(
+          content.salinityPsu === undefined
+            ? ''
+            : `, ${quantityText(parameterValue('salinity', content.salinityPsu, units))}`,
+        ),
+      ]
+    case 'part-setup':
+      return [plain(`${content.what}: `), strong(content.name), plain(content.control ? ', left untreated' : '')]
+    case 'part-change':
+      return [plain(`${partName(journal, content.partId)} changed`)]
+    case 'gear-setup':
+      return [plain(`tool: ${content.name}`)]
+    case 'gear-change':
+      return [plain('a tool changed')]
+    case 'gear-clean':
+      return [plain(`${content.gearId === undefined ? 'the set' : 'a tool'} made sterile: ${content.how}`)]
+    case 'bench-start':
+      return [plain(`at the bench: ${content.procedure.replaceAll('-', ' ')}`)]
+    case 'bench-mark':
+      return [plain(`bench, ${content.step.replaceAll('-', ' ')}: ${content.state}`)]
+    case 'bench-end':
+      return [plain('bench '), strong(content.outcome), plain(content.why ? `: ${content.why}` : '')]
+    case 'away':
+      return [plain('nobody at home')]
+    case 'chore':
+      return [
+        plain(
+          content.retired
+            ? 'a chore is given up'
+            : `chore: ${content.name ?? 'changed'}${content.everyDays ? `, every ${content.everyDays} days` : ''}`,
+        ),
+      ]
+    case 'course-mark':
+      return [plain('treatment ends'), plain(content.why ? `: ${content.why}` : '')]
     case 'equipment':
       return [
         plain(`${EQUIPMENT_NAMES[content.item]} `),
@@ -329,7 +449,7 @@ export function contentMarks(content: Content, wording: Wording, tankId?: string
     case 'household':
       return [plain('household settings')]
     case 'course-start':
-      return [plain(`${courseName(content.protocol, content.doseId)} `), strong('begins')]
+      return [plain(`${startName(content)} `), strong('begins')]
     case 'course-change':
       return [plain('course changed')]
     case 'course-event':
@@ -362,7 +482,15 @@ export function contentReadBack(content: Content, wording: Wording): Mark[] {
       plain(`${width}${content.basis ? ` as ${content.basis}` : ''}`),
     ]
   }
-  if (content.kind === 'water-change' || content.kind === 'dose' || content.kind === 'count')
+  if (
+    content.kind === 'water-change' ||
+    content.kind === 'dose' ||
+    content.kind === 'count' ||
+    content.kind === 'bath' ||
+    content.kind === 'feed' ||
+    content.kind === 'top-off' ||
+    content.kind === 'contact'
+  )
     return [strong(where!), plain(', '), ...contentMarks(content, wording)]
   if (content.kind === 'note') {
     const about = content.animalIds?.length ? listed(content.animalIds.map((id) => animalName(journal, id))) : where

@@ -1,8 +1,7 @@
 import { SET_UP, STOCKING } from '../catalogue/handbook/set-up.data.ts'
 import { measureText } from '../words/measure.ts'
 import { coursesOf } from '../courses/course.ts'
-import { courseClock } from '../courses/course-clock.ts'
-import { copperFacts } from '../courses/copper-facts.ts'
+import { fullAtOf } from '../courses/progress.ts'
 import { shortCourseName } from '../courses/names.ts'
 import { residentsOf } from '../household/animals.ts'
 import { volumeWords, type Settings } from '../household/settings.ts'
@@ -77,11 +76,9 @@ function calendar({ journal, tank, box, settings, now }: Asking): PreparationDra
   const clash: string[] = []
   for (const course of coursesOf(journal)) {
     if (course.ended) continue
-    const { completesAt } = courseClock(copperFacts(journal, course, now))
+    const completesAt = fullAtOf(journal, course, now)
     if (completesAt !== null && Math.abs(completesAt - box.dueAt) < NEAR_MS)
-      clash.push(
-        `${shortCourseName(course.dose.id)} in ${tankById(journal, course.tankId)?.name ?? 'a tank'} is full that day`,
-      )
+      clash.push(`${shortCourseName(course)} in ${tankById(journal, course.tankId)?.name ?? 'a tank'} is full that day`)
   }
   for (const other of boxesOf(journal)) {
     if (other.id === box.id) continue

@@ -1,5 +1,4 @@
-import { courseClock } from '../courses/course-clock.ts'
-import { copperFacts } from '../courses/copper-facts.ts'
+import { progressOf } from '../courses/progress.ts'
 import { runningIn } from '../courses/course.ts'
 import { shortCourseName } from '../courses/names.ts'
 import { animalLabel, animalsOf, residentsOf, type Animal } from '../household/animals.ts'
@@ -17,10 +16,9 @@ const daysSinceLast = ({ now, settings: { clock } }: Asking, animals: readonly A
 /** Every treatment that runs in the water: quarantine.md 7.4, new-fish-added. */
 const coursesRestarted = ({ journal, tank, now }: Asking): Words[] =>
   runningIn(journal, tank.id).map((course) => {
-    const days = Math.floor(courseClock(copperFacts(journal, course, now)).provenHours / 24)
     return {
       id: `restart-${course.id}`,
-      words: `${shortCourseName(course.dose.id)} runs here, ${days} of ${course.requiredDays} days proven. A new fish starts it over for every fish in that water: another tank, or after it.`,
+      words: `${shortCourseName(course)} runs here, ${progressOf(journal, course, now)}. A new fish starts it over for every fish in that water: another tank, or after it.`,
     }
   })
 

@@ -242,7 +242,9 @@ export function copper({ journal, tank, animals, now }: Asking): PreparationDraf
     by: null,
     mend: 'elsewhere',
   })
-  const course = coursesOf(journal).find((one) => one.tankId === tank.id && !one.ended && isCopper(one.dose.agent))
+  const course = coursesOf(journal).find(
+    (one) => one.tankId === tank.id && !one.ended && one.dose !== null && isCopper(one.dose.agent),
+  )
   if (course)
     return never('Copper runs in this water. No coral, shrimp, snail, star or anemone survives it: another tank.')
   const dosed = journal

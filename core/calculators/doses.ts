@@ -1,6 +1,6 @@
 import { DOSES } from '../catalogue/treatments/doses.data.ts'
 import { isCopper } from '../catalogue/treatments/groups.ts'
-import { shortCourseName } from '../courses/names.ts'
+import { drugName } from '../courses/names.ts'
 import { amountUnit, mgPerUnit } from '../dosing/product.ts'
 import { VOLUME, type AnswerLine, type Calculator, type LoggableDose, type Reading } from './calculator.ts'
 import { notOver, productFields, readProduct, type ReadProduct } from './product-fields.ts'
@@ -19,7 +19,7 @@ const GRAMS_PER_TEASPOON = 5
 function bandLine(ingredient: string | null, mgPerL: number): AnswerLine[] {
   return DOSES.filter(({ agent, route, unit }) => agent === ingredient && route === 'tank' && unit === 'mg/L').map(
     ({ id, agent, low, high }) => ({
-      what: `range, ${isCopper(agent) ? shortCourseName(id).toLowerCase() : id.replace(/-/g, ' ')}`,
+      what: `range, ${isCopper(agent) ? drugName(id).toLowerCase() : id.replace(/-/g, ' ')}`,
       value: `${low}–${high} mg/L: ${mgPerL < low - 1e-9 ? 'under' : mgPerL > high + 1e-9 ? 'over' : 'in range'}`,
     }),
   )

@@ -1,4 +1,4 @@
-import { copperFit, copperForecast, fallsTo, learntVolume } from './forecast.ts'
+import { levelFit, levelForecast, fallsTo, learntVolume } from './forecast.ts'
 import { levelAfter } from '../concentration/events.ts'
 import { MS_PER_DAY, MS_PER_HOUR } from '../time/zone.ts'
 import { shelfCheck } from './shelf-check.ts'
@@ -26,11 +26,11 @@ function tankOf(litres: number) {
 describe('what the readings say of the water', () => {
   test('a tank that holds a sixth less than its sheet is found out, and the sheet’s own is not disputed', () => {
     const less = tankOf(50).plan(5, '09:00')
-    const learnt = learntVolume(less.facts, copperFit(less.facts))!
+    const learnt = learntVolume(less.facts, levelFit(less.facts))!
     expect(learnt.sheetL).toBe(60)
     expect(Math.abs(learnt.litres - 50)).toBeLessThan(2.5)
     const same = tankOf(60).plan(5, '09:00')
-    expect(learntVolume(same.facts, copperFit(same.facts))).toBeNull()
+    expect(learntVolume(same.facts, levelFit(same.facts))).toBeNull()
   })
 
   test('two readings say nothing of the volume yet', () => {
@@ -40,18 +40,18 @@ describe('what the readings say of the water', () => {
     it.dose(1, '18:00', 3)
     it.read(2, '08:00', 2.1)
     const { facts } = it.plan(2, '09:00')
-    expect(learntVolume(facts, copperFit(facts))).toBeNull()
+    expect(learntVolume(facts, levelFit(facts))).toBeNull()
   })
 
   test('without a net volume there is no fit', () => {
     const { facts } = tankOf(60).plan(5, '09:00')
-    expect(copperFit({ ...facts, volumeL: null })).toBeNull()
+    expect(levelFit({ ...facts, volumeL: null })).toBeNull()
   })
 
   test('the forecast starts at the level known, falls, and its fan only widens', () => {
     const { facts } = tankOf(60).plan(5, '09:00')
-    const fit = copperFit(facts)!
-    const points = copperForecast(facts, fit, facts.now + 5 * MS_PER_DAY)
+    const fit = levelFit(facts)!
+    const points = levelForecast(facts, fit, facts.now + 5 * MS_PER_DAY)
     expect(points[0]).toMatchObject({ ms: facts.now })
     points.slice(1).forEach((point, i) => {
       const before = points[i]!

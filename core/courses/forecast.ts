@@ -2,7 +2,7 @@ import { COPPER_HALF_LIFE } from '../catalogue/treatments/decay.data.ts'
 import { concentrationFit } from '../concentration/fit.ts'
 import type { ConcentrationFit } from '../concentration/concentration.schema.ts'
 import { iso, MS_PER_HOUR } from '../time/zone.ts'
-import { knownLevel, type CopperFacts } from './copper-facts.ts'
+import { knownLevel, type CourseRecord, type DrugRecord } from './record.ts'
 
 /** Spread of the net volume before doses tell better, as a share (EA: a measured sheet is seldom off by more). */
 const VOLUME_LOG_SD = 0.1
@@ -14,7 +14,7 @@ const STEP_HOURS = 6
 const MAX_POINTS = 400
 
 /** What the readings and doses of a course say of its water: how much there is, and how fast copper leaves it. */
-export function copperFit({ course, volumeL, readings, events }: CopperFacts): ConcentrationFit | null {
+export function levelFit({ course, volumeL, readings, events }: DrugRecord): ConcentrationFit | null {
   const prior = COPPER_HALF_LIFE[course.dose.agent]
   if (volumeL === null || !prior) return null
   const fit = concentrationFit({
@@ -40,8 +40,8 @@ export interface ForecastPoint {
 }
 
 /** The level from now on if nothing is dosed or changed, with a fan of nine in ten. */
-export function copperForecast(
-  facts: CopperFacts,
+export function levelForecast(
+  facts: DrugRecord,
   fit: ConcentrationFit | null,
   until: number,
   from = knownLevel(facts)?.mgPerL ?? null,
@@ -86,7 +86,7 @@ export interface LearntVolume {
 const LEARNT = { readings: 3, doses: 2, logSd: 0.06 }
 
 export function learntVolume(
-  { volumeL, readings, events }: CopperFacts,
+  { volumeL, readings, events }: CourseRecord,
   fit: ConcentrationFit | null,
 ): LearntVolume | null {
   if (

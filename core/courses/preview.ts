@@ -1,7 +1,7 @@
 import { rampOf, type Dose } from '../catalogue/treatments/treatments.ts'
 import type { ShelfProduct } from '../household/shelf.ts'
 import { MS_PER_DAY, MS_PER_HOUR } from '../time/zone.ts'
-import { rampLevels } from './copper-ramp.ts'
+import { rampLevels } from './ramp.ts'
 import { OBSERVATION_DAYS } from './course.ts'
 import { doseToward, type PlannedDose } from './planned-dose.ts'
 

@@ -1,3 +1,4 @@
+import { isCopper } from '../catalogue/treatments/groups.ts'
 import type { Dose } from '../catalogue/treatments/treatments.ts'
 import type { ContentOf } from '../journal/entry.ts'
 import type { Journal } from '../journal/journal.ts'
@@ -45,7 +46,12 @@ export function courseVerdict(
   if (parameter !== 'copper' || result.kind !== 'value') return null
   const at = Date.parse(happened)
   const course = coursesOf(journal).find(
-    (one) => one.tankId === tankId && one.startedAt <= at && (one.ended === null || at <= one.ended.at),
+    (one) =>
+      one.dose !== null &&
+      isCopper(one.dose.agent) &&
+      one.tankId === tankId &&
+      one.startedAt <= at &&
+      (one.ended === null || at <= one.ended.at),
   )
-  return course ? rangeVerdict(result.value, uncertainty ?? 0, course.dose) : null
+  return course?.dose ? rangeVerdict(result.value, uncertainty ?? 0, course.dose) : null
 }

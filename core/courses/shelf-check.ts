@@ -2,7 +2,7 @@ import type { ConcentrationFit } from '../concentration/concentration.schema.ts'
 import { productById, type ShelfProduct } from '../household/shelf.ts'
 import { dayFromText, type Day } from '../time/zone.ts'
 import type { Journal } from '../journal/journal.ts'
-import type { CoursePlan } from './plan.ts'
+import type { DrugPlan } from './plan.ts'
 
 /** What a course will still need of its product, and whether the shelf holds it. */
 export interface ShelfCheck {
@@ -23,7 +23,7 @@ const HOURS_PER_WEEK = 168
 /** The whole course with its redoses against the shelf. */
 export function shelfCheck(
   journal: Journal,
-  { course, facts, known, clock }: CoursePlan,
+  { course, facts, known, clock }: DrugPlan,
   fit: ConcentrationFit | null,
   lastDay: Day,
 ): ShelfCheck | null {

@@ -16,7 +16,9 @@ const maybeInstant = (description?: string) => Type.Union([instant(description),
 const anchor = strict({ at: instant(), basis: basis() })
 
 const count = strict({
-  track: Type.String({ description: 'held: the level; watch: the time without medicine' }),
+  track: Type.String({
+    description: 'held: the level; watch: the time without medicine; moves, baths: rounds; docs/courses.md',
+  }),
   kind: oneOf(['hold', 'rounds'] as const),
   state: oneOf(['waiting', 'running', 'broken', 'full'] as const),
   unit: oneOf(['h', 'rounds'] as const),
@@ -32,12 +34,37 @@ const rule = strict({
   rule: Type.String(),
   role: oneOf(['gate', 'hard', 'stop', 'escalate', 'success', 'event'] as const),
   state: oneOf(['holds', 'not', 'unknown', 'ask'] as const, 'ask: only the keeper can say'),
+  is: Type.Optional(Type.Number()),
+  limit: Type.Optional(Type.Number()),
+})
+
+const series = strict({
+  track: Type.String(),
+  part: Type.String(),
+  control: Type.Boolean({ description: 'left untreated' }),
+  last: Type.Union([strict({ at: instant(), value: Type.Number() }), Type.Null()]),
+  expected: Type.Union([Type.Number(), Type.Null()]),
+  verdict: oneOf(['on-course', 'behind', 'no-response', 'unknown'] as const),
 })
 
 const task = strict({
   id: Type.String(),
   step: Type.String(),
-  act: oneOf(['dose', 'change', 'read', 'look', 'move', 'switch', 'tick', 'close'] as const),
+  act: oneOf([
+    'dose',
+    'bath',
+    'feed',
+    'change',
+    'read',
+    'count',
+    'look',
+    'move',
+    'switch',
+    'bench',
+    'tick',
+    'mark',
+    'close',
+  ] as const),
   notBefore: instant(),
   best: instant(),
   notAfter: maybeInstant(),
@@ -50,7 +77,7 @@ const task = strict({
 
 const standing = strict({
   courseId: Type.String(),
-  definition: Type.String({ description: 'the school, as the handbook names it' }),
+  definition: Type.String({ description: 'of docs/courses.md' }),
   tankId: Type.String(),
   stage: oneOf(['ahead', 'treating', 'watching', 'to-close', 'closed'] as const),
   anchors: Type.Unsafe<Record<string, Static<typeof anchor>>>({
@@ -59,6 +86,7 @@ const standing = strict({
     description: 'start, end, and begun and full of each count',
   }),
   counts: Type.Array(count),
+  series: Type.Array(series),
   rules: Type.Array(rule),
   tasks: Type.Array(task),
   warnings: Type.Array(strict({ rule: Type.String(), text: Type.String() })),

@@ -2,30 +2,19 @@ import { DEFAULT_SETTINGS, settingsOf, type Settings } from '../household/settin
 import { Journal } from '../journal/journal.ts'
 import { journalFrom } from '../journal/read.ts'
 import { ok, type Result } from '../result/result.ts'
-import { iso, MS_PER_HOUR } from '../time/zone.ts'
-import type { CourseClock } from './course-clock.ts'
-import { coursesOf, OBSERVATION_DAYS, type Course } from './course.ts'
-import type { Restart } from './copper-facts.ts'
-import { watched } from './copper-signs.ts'
-import { coursePlan, HORIZON_DAYS, type CoursePlan } from './plan.ts'
+import { iso, MS_PER_DAY, MS_PER_HOUR } from '../time/zone.ts'
+import { coursesOf, OBSERVATION_DAYS, unknownCoursesOf, type Course } from './course.ts'
+import { coursePlan, HORIZON_DAYS, isDrugPlan, type CoursePlan, type DrugPlan } from './plan.ts'
+import type { Restart } from './record.ts'
 import type { CourseStanding, StandingInput, StandingOutput } from './standing.schema.ts'
-import type { CourseTask, TaskKind } from './tasks.ts'
+import type { CourseTask } from './tasks.ts'
+import { isTested } from './tracks/level.ts'
+import { unknownDefinitionWords } from './unknown-words.ts'
+import type { HoldCount } from './tracks/hold.ts'
+import type { BathsState, RoundsState } from './tracks/rounds.ts'
 
 type Count = CourseStanding['counts'][number]
 type StandingTask = CourseStanding['tasks'][number]
-
-const STEPS: Record<TaskKind, { step: string; act: StandingTask['act'] }> = {
-  ramp: { step: 'ramp', act: 'dose' },
-  redose: { step: 'redose', act: 'dose' },
-  dilute: { step: 'dilute', act: 'change' },
-  read: { step: 'read', act: 'read' },
-  ammonia: { step: 'ammonia', act: 'read' },
-  watch: { step: 'look', act: 'look' },
-  join: { step: 'join', act: 'tick' },
-  move: { step: 'move', act: 'move' },
-  clear: { step: 'clear', act: 'switch' },
-  finish: { step: 'close', act: 'close' },
-}
 
 const RESTART_RULES: Record<Restart['event'], string> = {
   'carbon-left-in': 'carbon-left-in',
@@ -33,15 +22,9 @@ const RESTART_RULES: Record<Restart['event'], string> = {
   'cross-contamination': 'cross-contact',
 }
 
-const RULE_ROLES: Readonly<Record<string, CourseStanding['rules'][number]['role']>> = {
-  gate: 'gate',
-  ammonia: 'gate',
-  held: 'hard',
-}
-
 const RULE_STATES = { holds: 'holds', 'not-yet': 'not', broken: 'not', ask: 'ask' } as const
 
-const COUNT_STATES: Record<CourseClock['state'], Count['state']> = {
+const COUNT_STATES: Record<HoldCount['state'], Count['state']> = {
   'not-started': 'waiting',
   running: 'running',
   broken: 'broken',
@@ -50,7 +33,7 @@ const COUNT_STATES: Record<CourseClock['state'], Count['state']> = {
 }
 
 /** What set the count of the level to zero, in order: levels under the range, gaps that are too long, what came in. */
-function heldRestarts({ breaks, gaps, restarts }: CourseClock): Count['restarts'] {
+function heldRestarts({ breaks, gaps, restarts }: HoldCount): Count['restarts'] {
   return [
     ...breaks.filter(({ isReckoned }) => !isReckoned).map(({ from }) => ({ ms: from, why: 'level-low' })),
     ...gaps.filter(({ effect }) => effect === 'restart').map(({ from }) => ({ ms: from, why: 'level-unknown' })),
@@ -60,7 +43,7 @@ function heldRestarts({ breaks, gaps, restarts }: CourseClock): Count['restarts'
     .map(({ ms, why }) => ({ at: iso(ms), why }))
 }
 
-function heldCount({ clock }: CoursePlan): Count {
+function heldCount({ clock, facts }: DrugPlan): Count {
   return {
     track: 'held',
     kind: 'hold',
@@ -70,17 +53,54 @@ function heldCount({ clock }: CoursePlan): Count {
     needs: clock.requiredHours,
     fullAt: clock.completesAt === null ? null : iso(clock.completesAt),
     basis: clock.state === 'complete' ? 'happened' : 'expected',
-    proof: 'proven',
+    proof: isTested(facts) ? 'proven' : 'logged',
     restarts: heldRestarts(clock),
   }
 }
 
-/** The time without medicine: it begins with the last fish's move, or with carbon after thirty days. */
-function watchCount(journal: Journal, { course, observation }: CoursePlan, until: number): Count {
+const restartsOf = (restarts: RoundsState['restarts']): Count['restarts'] =>
+  restarts.map(({ at, why }) => ({ at: iso(at), why }))
+
+function movesCount(rounds: RoundsState): Count {
+  return {
+    track: rounds.track.id,
+    kind: 'rounds',
+    state: rounds.state,
+    unit: 'rounds',
+    has: rounds.state === 'broken' ? 0 : rounds.made.length,
+    needs: rounds.needs,
+    fullAt: rounds.fullAt === null ? null : iso(rounds.fullAt),
+    basis: rounds.state === 'full' ? 'happened' : 'expected',
+    proof: 'logged',
+    restarts: restartsOf(rounds.restarts),
+  }
+}
+
+/** Baths are full with the last of them; before the first nobody knows when that is but for the moves they go with. */
+function bathsCount(baths: BathsState): Count {
+  const { need, apartHours } = baths.track
+  const [last, first] = [baths.done.at(-1), baths.done[0]]
+  const fullAt =
+    baths.state === 'full' ? last! : first === undefined ? null : first + (need - 1) * apartHours[1] * MS_PER_HOUR
+  return {
+    track: baths.track.id,
+    kind: 'rounds',
+    state: baths.state,
+    unit: 'rounds',
+    has: baths.done.length,
+    needs: need,
+    fullAt: fullAt === null ? null : iso(fullAt),
+    basis: baths.state === 'full' ? 'happened' : 'expected',
+    proof: 'logged',
+    restarts: restartsOf(baths.restarts),
+  }
+}
+
+/** The time without medicine: it begins with the last fish's move, with carbon after thirty days, or with the last transfer. */
+function watchCount({ observation }: CoursePlan, until: number): Count {
   const needs = (observation?.leastDays ?? OBSERVATION_DAYS.least) * 24
   const has = observation ? Math.max(0, (until - observation.from) / MS_PER_HOUR) : 0
   const fullAt = observation ? observation.from + needs * MS_PER_HOUR : null
-  const signs = observation?.kickedBackAt == null ? [] : watched(journal, course, until).signs
   return {
     track: 'watch',
     kind: 'hold',
@@ -91,48 +111,91 @@ function watchCount(journal: Journal, { course, observation }: CoursePlan, until
     fullAt: fullAt === null ? null : iso(fullAt),
     basis: fullAt !== null && fullAt <= until ? 'happened' : 'expected',
     proof: 'logged',
-    restarts: signs.map(({ at }) => ({ at: iso(at), why: 'sign-seen' })),
+    restarts: (observation?.restarts ?? []).map(({ at, why }) => ({ at: iso(at), why })),
   }
 }
 
+/** The counts of a course in the order of its definition; a series is no count. */
+function countsOf(plan: CoursePlan, until: number): Count[] {
+  return plan.course.definition.tracks.flatMap((track): Count[] => {
+    if (track.kind === 'series') return []
+    if (track.kind === 'rounds') {
+      if (!plan.rounds) return []
+      return track.of === 'move' ? [movesCount(plan.rounds)] : plan.rounds.baths ? [bathsCount(plan.rounds.baths)] : []
+    }
+    if (track.by === 'no-signs') return [watchCount(plan, until)]
+    return isDrugPlan(plan) ? [heldCount(plan)] : []
+  })
+}
+
 function taskStanding(task: CourseTask, rules: CoursePlan['rules']): StandingTask {
-  const { dose, change } = task
+  const { dose, change, session, bath } = task
   // A task tells what it waits for in words.
   const waitsFor = (task.waitsFor ?? []).map((words) => rules.find(({ rule }) => rule === words)?.id ?? words)
-  const isClose = task.kind === 'finish'
+  const isWatched = task.act === 'close' && task.step === 'close' && task.notAfter - task.best === 7 * MS_PER_DAY
+  const amount =
+    dose?.amount != null && dose.unit !== null
+      ? { value: dose.amount, unit: dose.unit, makes: dose.makesMgPerL }
+      : session?.amount != null && session.unit !== null
+        ? {
+            value: session.amount,
+            unit: session.unit,
+            ...(session.makesMgPerL !== null && { makes: session.makesMgPerL }),
+          }
+        : change
+          ? { value: change.litres, unit: 'L', ...(change.toMgPerL > 0 && { makes: change.toMgPerL }) }
+          : bath?.litres != null && bath.amountPerL !== null && bath.unit !== null
+            ? { value: bath.amountPerL * bath.litres, unit: bath.unit, makes: bath.mgPerL }
+            : null
   return {
     id: task.id,
-    ...STEPS[task.kind],
+    step: task.step,
+    act: task.act,
     notBefore: iso(task.notBefore),
     best: iso(task.best),
     // The time without medicine has no end that is too late.
-    notAfter: isClose ? null : iso(task.notAfter),
-    state: waitsFor.length > 0 ? 'waiting' : task.state,
+    notAfter: isWatched ? null : iso(task.notAfter),
+    state: waitsFor.length > 0 ? 'waiting' : isWatched && task.state === 'late' ? 'due' : task.state,
     ...(waitsFor.length > 0 && { waitsFor }),
-    ...(dose?.amount != null &&
-      dose.unit !== null && { amount: { value: dose.amount, unit: dose.unit, makes: dose.makesMgPerL } }),
-    ...(change && { amount: { value: change.litres, unit: 'L', makes: change.toMgPerL } }),
+    ...(amount && { amount }),
   }
 }
 
 /** What a count makes known as instants: its beginning, and when it was or would be full. */
 function anchorsOf(plan: CoursePlan, counts: readonly Count[]): CourseStanding['anchors'] {
-  const { course, clock, observation } = plan
-  const begun: Record<string, number | null> = { held: clock.runFrom, watch: observation?.from ?? null }
-  const anchors: CourseStanding['anchors'] = { start: { at: iso(course.startedAt), basis: 'happened' } }
+  const { course, observation, rounds } = plan
+  const begun: Record<string, number | null> = {
+    held: isDrugPlan(plan) ? plan.clock.runFrom : null,
+    watch: observation?.from ?? null,
+    moves: rounds?.zero ?? null,
+    baths: rounds?.baths?.done[0] ?? null,
+  }
+  const isAhead = plan.phase === 'ahead'
+  const anchors: CourseStanding['anchors'] = {
+    start: { at: iso(course.startedAt), basis: isAhead ? 'expected' : 'happened' },
+  }
   for (const { track, fullAt, basis } of counts) {
     const from = begun[track]
-    if (from != null) anchors[`begun:${track}`] = { at: iso(from), basis: 'happened' }
+    if (from != null) anchors[`begun:${track}`] = { at: iso(from), basis: isAhead ? 'expected' : 'happened' }
     if (fullAt !== null) anchors[`full:${track}`] = { at: fullAt, basis }
   }
   if (course.ended) anchors['end'] = { at: iso(course.ended.at), basis: 'happened' }
   return anchors
 }
 
+function stageOf(plan: CoursePlan, counts: readonly Count[]): CourseStanding['stage'] {
+  if (plan.phase === 'ahead') return 'ahead'
+  if (plan.course.ended) return 'closed'
+  if (plan.course.definition.kind === 'plan')
+    return plan.rules.some(({ role, state }) => role === 'success' && state === 'holds') ? 'to-close' : 'treating'
+  if (!plan.observation) return 'treating'
+  return counts.find(({ track }) => track === 'watch')?.state === 'full' ? 'to-close' : 'watching'
+}
+
 /**
  * A course as it stands, in the plain shape that is asked for from outside.
  * @param now     ms
- * @param horizonDays local days ahead whose tasks are wanted
+ * @param horizonDays days ahead whose tasks are wanted
  */
 export function standingOf(
   journal: Journal,
@@ -141,28 +204,34 @@ export function standingOf(
   now: number,
   horizonDays: number = HORIZON_DAYS,
 ): CourseStanding {
-  const plan = coursePlan(journal, course, settings, now, settings.clock.dayOf(now) + horizonDays)
-  const until = course.ended ? Math.min(now, course.ended.at) : now
-  const counts = [heldCount(plan), watchCount(journal, plan, until)]
-  const isWatched = counts[1]!.state === 'full'
+  const plan = coursePlan(journal, course, settings, now, settings.clock.dayOf(now + horizonDays * MS_PER_DAY))
+  const until = plan.facts.now
+  const counts = countsOf(plan, until)
   return {
     courseId: course.id,
-    definition: course.protocol,
-    tankId: plan.observation?.tankId ?? course.tankId,
-    stage:
-      course.startedAt > now
-        ? 'ahead'
-        : course.ended && course.ended.at <= now
-          ? 'closed'
-          : !plan.observation
-            ? 'treating'
-            : isWatched
-              ? 'to-close'
-              : 'watching',
+    definition: course.definition.id,
+    tankId: plan.observation?.tankId ?? plan.rounds?.tankId ?? course.tankId,
+    stage: stageOf(plan, counts),
     anchors: anchorsOf(plan, counts),
     counts,
-    rules: plan.rules.map(({ id, state }) => ({ rule: id, role: RULE_ROLES[id] ?? 'hard', state: RULE_STATES[state] })),
-    tasks: plan.tasks.map((task) => taskStanding(task, plan.rules)),
+    series: (plan.series?.parts ?? []).map(({ part, last, expected, verdict }) => ({
+      track: plan.series!.track.id,
+      part: part.id,
+      control: part.control,
+      last: last && { at: iso(last.at), value: last.value },
+      expected,
+      verdict,
+    })),
+    rules: [...plan.rules, ...plan.events].map(({ id, role, state, is, limit }) => ({
+      rule: id,
+      role,
+      state: RULE_STATES[state],
+      ...(is !== undefined && { is }),
+      ...(limit !== undefined && { limit }),
+    })),
+    tasks: plan.tasks
+      .filter(({ best }) => best <= now + horizonDays * MS_PER_DAY)
+      .map((task) => taskStanding(task, plan.rules)),
     warnings: plan.warnings.map(({ id, text }) => ({ rule: id, text })),
   }
 }
@@ -170,29 +239,21 @@ export function standingOf(
 const startOf = ({ anchors }: CourseStanding): number => Date.parse(anchors['start']!.at)
 
 /** Courses whose definition or dose this version does not know: shown, and not worked out. */
-function unknownStandings(journal: Journal, known: ReadonlySet<string>): CourseStanding[] {
-  return journal
-    .ofKind('course-start')
-    .filter(({ content }) => !known.has(content.courseId))
-    .map(({ content, at }) => ({
-      courseId: content.courseId,
-      definition: content.protocol,
-      tankId: content.tankId,
-      stage: 'treating',
-      anchors: { start: { at: iso(at), basis: 'happened' } },
-      counts: [],
-      rules: [],
-      tasks: [],
-      warnings: [
-        {
-          rule: 'unknown-definition',
-          text: `This course is of a kind that this version does not know (${content.protocol}): a newer one works it out.`,
-        },
-      ],
-    }))
-}
+const unknownStandings = (journal: Journal, now: number): CourseStanding[] =>
+  unknownCoursesOf(journal).map(({ id, definition, tankId, startedAt }) => ({
+    courseId: id,
+    definition,
+    tankId,
+    stage: startedAt > now ? 'ahead' : 'treating',
+    anchors: { start: { at: iso(startedAt), basis: startedAt > now ? 'expected' : 'happened' } },
+    counts: [],
+    series: [],
+    rules: [],
+    tasks: [],
+    warnings: [{ rule: 'unknown-definition', text: unknownDefinitionWords(definition) }],
+  }))
 
-/** A journal without what happens after an instant, but for courses that are to start. */
+/** A journal without what happens after an instant, but for courses that are to start and days away. */
 function journalUpTo(whole: Journal, at: number): Journal {
   const journal = new Journal()
   journal.add(
@@ -200,15 +261,18 @@ function journalUpTo(whole: Journal, at: number): Journal {
       .entries()
       .filter(
         (entry) =>
-          !('content' in entry) || entry.content.kind === 'course-start' || Date.parse(entry.content.happened) <= at,
+          !('content' in entry) ||
+          entry.content.kind === 'course-start' ||
+          entry.content.kind === 'away' ||
+          Date.parse(entry.content.happened) <= at,
       ),
   )
   return journal
 }
 
 /**
- * Every course of a journal as it stands at an instant, in the order they began; nothing is kept. Courses of copper are
- * worked out, by both schools; one whose definition this version does not know is shown with a word that says so.
+ * Every course of a journal as it stands at an instant, in the order they began; nothing is kept. A course whose definition this
+ * version does not know is shown with a word that says so.
  * @returns `invalid-input` where the journal would not be taken in
  */
 export function readStanding({ journal: file, now, horizonDays }: StandingInput): Result<StandingOutput> {
@@ -218,6 +282,6 @@ export function readStanding({ journal: file, now, horizonDays }: StandingInput)
   const journal = journalUpTo(whole.value, at)
   const settings = settingsOf(journal) ?? DEFAULT_SETTINGS
   const known = coursesOf(journal).map((course) => standingOf(journal, course, settings, at, horizonDays))
-  const courses = [...known, ...unknownStandings(journal, new Set(known.map(({ courseId }) => courseId)))]
+  const courses = [...known, ...unknownStandings(journal, at)]
   return ok({ courses: courses.sort((a, b) => startOf(a) - startOf(b)) })
 }

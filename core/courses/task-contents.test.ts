@@ -9,8 +9,8 @@ import { dilute, doseToward } from './planned-dose.ts'
 import { ramped, wall, ward, type Ward } from './testing.ts'
 
 const courseOf = (it: Ward) => courseById(it.journal, 'c')!
-const taskOf = (it: Ward, day: number, time: string, kind: string) =>
-  it.plan(day, time).tasks.find((task) => task.kind === kind)!
+const taskOf = (it: Ward, day: number, time: string, step: string) =>
+  it.plan(day, time).tasks.find((task) => task.step === step)!
 
 describe('what a task’s button keeps', () => {
   test('a ramp step: the measured amount and its milligrams, now', () => {
@@ -27,7 +27,7 @@ describe('what a task’s button keeps', () => {
     it.read(2, '08:00', 2.25)
     it.change(3, '09:00', 12)
     const plan = it.plan(3, '09:10')
-    const task = plan.tasks.find(({ kind }) => kind === 'redose')!
+    const task = plan.tasks.find(({ step }) => step === 'redose')!
     const content = doseContent(task, courseOf(it), it.ms(3, '09:10'))!
     expect(content.happened).toBe(it.at(3, '09:10').happened)
     it.write(content)
@@ -52,11 +52,11 @@ describe('what a task’s button keeps', () => {
 
   test('the watch is a look at every fish, with nothing seen: it is done, and the rule of no signs rests on it', () => {
     const it = ramped()
-    const task = taskOf(it, 2, '19:30', 'watch')
+    const task = taskOf(it, 2, '19:30', 'look')
     const [content] = taskContents(it.journal, task, courseOf(it), it.ms(2, '19:30'))
     expect(contentFault(content!)).toBeNull()
     it.write(content!)
-    expect(taskOf(it, 2, '20:00', 'watch').best).toBeGreaterThan(it.ms(3, '00:00'))
+    expect(taskOf(it, 2, '20:00', 'look').best).toBeGreaterThan(it.ms(3, '00:00'))
   })
 
   test('a level over the band: the matched change that brings it to the target', () => {

@@ -3,18 +3,40 @@ import type { Content, ContentOf } from '../journal/entry.ts'
 import type { Journal } from '../journal/journal.ts'
 import { iso } from '../time/zone.ts'
 import type { Course } from './course.ts'
-import { ruleWordId } from './copper-rules.ts'
+import { bathAmount } from './planned-bath.ts'
+import { ruleWordId } from './rules/rules.ts'
 import { wordContent } from '../schedule/task.ts'
 import type { CourseTask } from './tasks.ts'
 
 /** The dose of a task as the journal keeps it; null where there is nothing measurable to keep. */
 export function doseContent(task: CourseTask, course: Course, at: number): ContentOf<'dose'> | null {
-  const { dose } = task
-  if (!dose || dose.productId === null || dose.amount === null || dose.unit === null || dose.amount <= 0) return null
+  const { dose, session } = task
+  const shared = { kind: 'dose' as const, happened: iso(at), tankId: task.tankId }
+  if (session) {
+    const [product] = course.definition.products
+    if (!product || session.productId === null || session.unit === null || !session.amount) return null
+    return {
+      ...shared,
+      ingredient: product.ingredient,
+      productId: session.productId,
+      amount: session.amount,
+      unit: session.unit,
+      massMg: (session.capMg * session.makesMgPerL!) / session.capMgPerL,
+      courseId: course.id,
+      taskId: task.id,
+    }
+  }
+  if (
+    !course.dose ||
+    !dose ||
+    dose.productId === null ||
+    dose.amount === null ||
+    dose.unit === null ||
+    dose.amount <= 0
+  )
+    return null
   return {
-    kind: 'dose',
-    happened: iso(at),
-    tankId: task.tankId,
+    ...shared,
     ingredient: course.dose.agent,
     productId: dose.productId,
     amount: Number(dose.amount.toPrecision(8)),
@@ -23,14 +45,59 @@ export function doseContent(task: CourseTask, course: Course, at: number): Conte
   }
 }
 
-/** Everything a task's own button keeps, apart from doses and readings; empty for those. */
+/**
+ * The bath of a task as the journal keeps it.
+ * @param litres  of the tub's water
+ * @param minutes that they were in it
+ * @returns null where there is nothing measurable to keep
+ */
+export function bathContent(
+  task: CourseTask,
+  course: Course,
+  at: number,
+  { litres, minutes, stopped }: { litres: number; minutes: number; stopped?: string },
+): ContentOf<'bath'> | null {
+  const { bath } = task
+  const measured = bath && bathAmount(bath, litres)
+  if (!bath || !measured || bath.unit === null || !(measured.amount > 0)) return null
+  return {
+    kind: 'bath',
+    happened: iso(at),
+    tankId: task.tankId,
+    animalIds: [...(task.animalIds ?? [])],
+    ingredient: bath.ingredient,
+    ...(bath.productId !== null && { productId: bath.productId }),
+    amount: measured.amount,
+    unit: bath.unit,
+    massMg: measured.makesMgPerL * litres,
+    litres,
+    water: 'new',
+    minutes,
+    ...(stopped !== undefined && { stopped }),
+    courseId: course.id,
+    taskId: task.id,
+  }
+}
+
+/** Everything a task's own button keeps, apart from doses, baths, readings and counts; empty for those. */
 export function taskContents(journal: Journal, task: CourseTask, course: Course, now: number): Content[] {
   const happened = iso(now)
   const { tankId } = task
-  switch (task.kind) {
-    case 'dilute':
+  if (task.step === 'join')
+    return [
+      {
+        kind: 'course-change',
+        happened,
+        courseId: course.id,
+        changes: { animalIds: [...course.animalIds, ...(task.animalIds ?? [])] },
+      },
+    ]
+  if (task.step === 'sterilise')
+    return [{ kind: 'gear-clean', happened, tankId, how: 'bleached', courseId: course.id, taskId: task.id }]
+  switch (task.act) {
+    case 'change':
       return task.change ? [{ kind: 'water-change', happened, tankId, litres: task.change.litres }] : []
-    case 'watch':
+    case 'look':
       return [
         {
           kind: 'sighting',
@@ -43,25 +110,20 @@ export function taskContents(journal: Journal, task: CourseTask, course: Course,
         },
       ]
     case 'move':
-      return course.moveToTankId === null
+      return task.toTankId === undefined
         ? []
         : (task.animalIds ?? []).flatMap((animalId): Content[] => {
             const animal = animalById(journal, animalId)
             const from = animal && tankOfAnimal(animal)
-            return from ? [{ kind: 'move', happened, animalId, fromTankId: from, toTankId: course.moveToTankId! }] : []
+            return from && from !== task.toTankId
+              ? [{ kind: 'move', happened, animalId, fromTankId: from, toTankId: task.toTankId!, cleanTransfer: true }]
+              : []
           })
-    case 'clear':
+    case 'switch':
       return [{ kind: 'equipment', happened, tankId: course.tankId, item: 'carbon', running: true }]
-    case 'join':
-      return [
-        {
-          kind: 'course-change',
-          happened,
-          courseId: course.id,
-          changes: { animalIds: [...course.animalIds, ...(task.animalIds ?? [])] },
-        },
-      ]
-    case 'finish':
+    case 'tick':
+      return [wordContent(task, 'done', now)]
+    case 'close':
       return [{ kind: 'course-end', happened, courseId: course.id, outcome: 'finished' }]
     default:
       return []

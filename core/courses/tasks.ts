@@ -1,42 +1,62 @@
+import type { Act } from '../catalogue/courses/definitions.ts'
 import { byUrgency, type Standing } from '../schedule/task.ts'
+import type { PlannedBath } from './planned-bath.ts'
 import type { PlannedChange, PlannedDose } from './planned-dose.ts'
+import type { PlannedSession } from './planned-session.ts'
 
-export type TaskKind =
-  'ramp' | 'redose' | 'read' | 'ammonia' | 'dilute' | 'join' | 'watch' | 'move' | 'clear' | 'finish'
-
-/** Something due in a course, worked out from its protocol and the journal. */
+/** Something due in a course, worked out from its definition and the journal. */
 export interface CourseTask extends Standing {
-  /** Names this occasion, so that what was said of it (skipped, postponed, done) is found again. */
+  /** `course/step/ordinal`: names this occasion, so that what was said of it (skipped, postponed, done) is found again. */
   id: string
+  /** Ids that earlier versions gave the same occasion. */
+  aliases?: readonly string[]
   courseId: string
   tankId: string
-  kind: TaskKind
+  /** Step of the definition. */
+  step: string
+  act: Act
   title: string
   /** Why now, in a few words; and what late work has moved. */
   why: string
   dose?: PlannedDose
   change?: PlannedChange
+  bath?: PlannedBath
+  session?: PlannedSession
   animalIds?: readonly string[]
+  /** Where the animals go, for a move. */
+  toTankId?: string
+  /** What is to be counted, for a count. */
+  measure?: 'patch-stage'
   /** Rules that do not hold yet: the task waits for them. */
   waitsFor?: readonly string[]
+  /** How it is done, and what to look out for: stand beside it before it is done. */
+  how?: string
+  caution?: string
+  /** Nobody is at home in its whole window. */
+  isAway?: true
 }
 
 /** What is dosed before what is read before what is watched, when both are due. */
-const KIND_RANK: Record<TaskKind, number> = {
-  dilute: 0,
-  join: 0,
-  redose: 1,
-  ramp: 1,
+const ACT_RANK: Record<Act, number> = {
+  change: 0,
+  switch: 4,
+  dose: 1,
+  bath: 1,
+  bench: 1,
+  feed: 2,
   move: 2,
   read: 3,
-  ammonia: 3,
-  clear: 4,
-  watch: 5,
-  finish: 6,
+  count: 3,
+  tick: 3,
+  mark: 3,
+  look: 5,
+  close: 6,
 }
+/** What comes first whatever its act. */
+const STEP_RANK: Readonly<Record<string, number>> = { join: 0 }
+
+const rankOf = ({ step, act }: CourseTask): number => STEP_RANK[step] ?? ACT_RANK[act]
 
 /** Late first, then due, then ahead; within each what is due sooner. */
-export const byKindAndUrgency = (a: CourseTask, b: CourseTask): number =>
-  a.state === b.state && a.state !== 'ahead'
-    ? KIND_RANK[a.kind] - KIND_RANK[b.kind] || a.best - b.best
-    : byUrgency(a, b)
+export const byActAndUrgency = (a: CourseTask, b: CourseTask): number =>
+  a.state === b.state && a.state !== 'ahead' ? rankOf(a) - rankOf(b) || a.best - b.best : byUrgency(a, b)

@@ -5,7 +5,7 @@ import { Journal } from '../journal/journal.ts'
 import { scribe } from '../journal/testing.ts'
 import { zoneClock } from '../time/zone.ts'
 import { courseById } from './course.ts'
-import { coursePlan, type CoursePlan } from './plan.ts'
+import { coursePlan, type DrugPlan } from './plan.ts'
 import type { CourseTask } from './tasks.ts'
 
 /** What a ward may be made with. */
@@ -133,8 +133,8 @@ export function ward({
         appetite: 3,
       }),
     /** The plan at a wall time. */
-    plan(dayNumber: number, time: string): CoursePlan {
-      return coursePlan(journal, courseById(journal, 'c')!, settings, ms(dayNumber, time))
+    plan(dayNumber: number, time: string): DrugPlan {
+      return coursePlan(journal, courseById(journal, 'c')!, settings, ms(dayNumber, time)) as DrugPlan
     },
   }
 }
@@ -165,7 +165,7 @@ export const amount = ({ dose }: CourseTask) =>
 const tasksOf = (it: Ward, day: number, time: string) => it.plan(day, time).tasks
 /** The tasks of some kinds as they stand at a time. */
 export const ofKind = (it: Ward, day: number, time: string, ...kinds: string[]) =>
-  tasksOf(it, day, time).filter(({ kind }) => kinds.includes(kind))
+  tasksOf(it, day, time).filter(({ step }) => kinds.includes(step))
 /** The first task of a kind. */
 export const one = (it: Ward, day: number, time: string, kind: string) => ofKind(it, day, time, kind)[0]
 /** From when, best when and until when a task can be done, on the wall. */

@@ -1,7 +1,7 @@
 import { levelAfter } from '../concentration/events.ts'
 import { trendFit } from '../evidence/trend.ts'
 import { iso, MS_PER_DAY } from '../time/zone.ts'
-import type { CopperFacts } from './copper-facts.ts'
+import type { CourseRecord } from './record.ts'
 
 /** Readings older than this say little of how the level moves now (EA). */
 const RELEVANT_DAYS = 7
@@ -17,7 +17,7 @@ export function levelTrend({
   events,
   volumeL,
   now,
-}: Pick<CopperFacts, 'readings' | 'events' | 'volumeL' | 'now'>): { perDay: number } | null {
+}: Pick<CourseRecord, 'readings' | 'events' | 'volumeL' | 'now'>): { perDay: number } | null {
   const relevant = readings.filter(({ ms }) => now - ms <= RELEVANT_DAYS * MS_PER_DAY)
   if (volumeL === null || relevant.length < LEAST_READINGS) return null
   let drifted = relevant[0]!.mgPerL

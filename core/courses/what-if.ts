@@ -4,9 +4,10 @@ import { productById } from '../household/shelf.ts'
 import type { Journal } from '../journal/journal.ts'
 import { courseRisk } from '../risk/course-risk.ts'
 import { MS_PER_HOUR } from '../time/zone.ts'
-import { presentTarget } from './copper-ramp.ts'
-import { courseClock, type CourseClock } from './course-clock.ts'
-import type { CoursePlan } from './plan.ts'
+import { presentTarget } from './ramp.ts'
+import type { HoldCount } from './tracks/hold.ts'
+import { countLevel } from './tracks/level.ts'
+import type { DrugPlan } from './plan.ts'
 import { doseToward, type PlannedDose } from './planned-dose.ts'
 
 /** What a water change would do, and what would put it right. */
@@ -20,11 +21,7 @@ export interface ChangeOutcome {
 }
 
 /** "Change a share of the water." */
-export function ifChanged(
-  journal: Journal,
-  { facts, known, ramp }: CoursePlan,
-  fraction: number,
-): ChangeOutcome | null {
+export function ifChanged(journal: Journal, { facts, known, ramp }: DrugPlan, fraction: number): ChangeOutcome | null {
   const { course, volumeL } = facts
   if (!known || volumeL === null) return null
   const afterMgPerL = levelAfter(known.mgPerL, { at: '', kind: 'water-change', fraction }, volumeL)
@@ -38,9 +35,9 @@ export function ifChanged(
 }
 
 /** "The next reading is y": the count as it would be with it, taken now. */
-export function ifRead({ facts }: CoursePlan, mgPerL: number): CourseClock {
+export function ifRead({ facts }: DrugPlan, mgPerL: number): HoldCount {
   const readings = facts.readings.filter(({ ms }) => ms < facts.now)
-  return courseClock({ ...facts, readings: [...readings, { ms: facts.now, mgPerL, entryId: 'what-if' }] })
+  return countLevel({ ...facts, readings: [...readings, { ms: facts.now, mgPerL, entryId: 'what-if' }] })
 }
 
 /** Risk that a parasite is still there after the course, for one parasite. */
@@ -58,14 +55,14 @@ interface Hours {
 }
 
 /** When the water first came into range: what was on the fish then is what the risk is about. */
-const firstInRange = ({ stretches }: CourseClock): number | null =>
+const firstInRange = ({ stretches }: HoldCount): number | null =>
   stretches.find(({ kind }) => kind === 'proven' || kind === 'superseded')?.from ?? null
 
 /**
  * Times in range in hours since an origin, in the hope that it stays so to the end: what is proven, what stood untested
  * within a run, and what is still to come.
  */
-function windowsFrom(origin: number, clock: CourseClock, until: number): Hours[] {
+function windowsFrom(origin: number, clock: HoldCount, until: number): Hours[] {
   const counts = (kind: string) =>
     kind === 'proven' || kind === 'superseded' || kind === 'unknown' || (kind === 'expected' && clock.runFrom !== null)
   return clock.stretches
@@ -76,7 +73,7 @@ function windowsFrom(origin: number, clock: CourseClock, until: number): Hours[]
     }))
 }
 
-function movedAt(origin: number, clock: CourseClock, at: number): ParasiteRisk[] {
+function movedAt(origin: number, clock: HoldCount, at: number): ParasiteRisk[] {
   const moveHours = Math.max(0, (at - origin) / MS_PER_HOUR)
   const windows = windowsFrom(origin, clock, at)
     .map(({ fromHours, toHours }) => ({ fromHours, toHours: Math.min(toHours, moveHours) }))
@@ -89,12 +86,12 @@ function movedAt(origin: number, clock: CourseClock, at: number): ParasiteRisk[]
  * counts from the beginning of the run that counts, as the course does: a fish may carry as much then as on the first day.
  * Empty while there is no run.
  */
-export function ifMoved({ clock }: CoursePlan, at: number): ParasiteRisk[] {
+export function ifMoved({ clock }: DrugPlan, at: number): ParasiteRisk[] {
   return clock.runFrom === null ? [] : movedAt(clock.runFrom, clock, at)
 }
 
 /** The risk of going on as if the count had not broken: moving so many days after the water first was in range. Null without a break. */
-export function ifNotRestarted({ clock, course }: CoursePlan): { movedAt: number; risks: ParasiteRisk[] } | null {
+export function ifNotRestarted({ clock, course }: DrugPlan): { movedAt: number; risks: ParasiteRisk[] } | null {
   const first = firstInRange(clock)
   if (first === null || first === clock.runFrom || clock.runFrom === null) return null
   const at = first + course.requiredDays * 24 * MS_PER_HOUR
@@ -102,7 +99,7 @@ export function ifNotRestarted({ clock, course }: CoursePlan): { movedAt: number
 }
 
 /** The risk left at the end of a course that stays in one tank. Empty while there is no run. */
-export function ifStayed({ facts, clock }: CoursePlan): ParasiteRisk[] {
+export function ifStayed({ facts, clock }: DrugPlan): ParasiteRisk[] {
   return clock.runFrom === null ? [] : risksWith(windowsFrom(clock.runFrom, clock, clock.completesAt ?? facts.now), [])
 }
 

@@ -1,4 +1,5 @@
 import { content as contentCheck, entry as entryCheck, journalFile as fileCheck } from '../generated/journal.js'
+import { HIGHEST_PATCH_STAGE } from '../catalogue/patch-stage.ts'
 import { parameterById } from '../catalogue/parameter.ts'
 import { boundsFault } from '../schema/bounds.ts'
 import { explain, type Explained } from '../schema/explain.ts'
@@ -25,11 +26,45 @@ function readingFault(reading: ContentOf<'reading'>): Explained | null {
   return null
 }
 
+/** A course says what it is in the words of format 2, or of format 1. */
+function courseStartFault(start: ContentOf<'course-start'>): Explained | null {
+  if (start.definition !== undefined)
+    return start.tanks?.['main'] === undefined
+      ? { path: '/tanks/main', message: 'expected the tank that the course runs in; it is missing' }
+      : null
+  for (const property of ['protocol', 'tankId', 'doseId'] as const)
+    if (start[property] === undefined)
+      return { path: `/${property}`, message: 'expected a value here, or a definition with tanks; it is missing' }
+  return null
+}
+
+/** A count says what and how many in the words of format 2 (measure, parts), or of format 1 (what, values). */
+function countFault(count: ContentOf<'count'>): Explained | null {
+  if (count.measure === undefined && count.what === undefined)
+    return { path: '/measure', message: 'expected what was counted; it is missing' }
+  if (count.parts === undefined && count.values === undefined)
+    return { path: '/parts', message: 'expected what each part came to; it is missing' }
+  const over =
+    count.measure === 'patch-stage'
+      ? (count.parts ?? []).findIndex(({ value }) => value > HIGHEST_PATCH_STAGE || !Number.isInteger(value))
+      : -1
+  return over < 0
+    ? null
+    : {
+        path: `/parts/${over}/value`,
+        message: `expected a stage from 0, living colour, to ${HIGHEST_PATCH_STAGE}, detached; came ${count.parts![over]!.value}`,
+      }
+}
+
 /** What is wrong with the content of an entry, and where in it; null when nothing is. */
 export function contentFault(value: unknown): Explained | null {
   if (!contentCheck(value)) return explain(contentCheck.errors![0]!, value)
   const content = value as Content
   if (content.kind === 'reading') return readingFault(content)
+  if (content.kind === 'course-start') return courseStartFault(content)
+  if (content.kind === 'count') return countFault(content)
+  if (content.kind === 'away' && content.until <= content.from)
+    return { path: '/until', message: 'expected a time after the leaving' }
   if (content.kind === 'tank-change' && Object.keys(content.changes).length === 0)
     return { path: '/changes', message: 'expected at least one change' }
   return null

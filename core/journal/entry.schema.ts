@@ -11,7 +11,16 @@ import {
   Skirmish,
   Training,
 } from './contents/arrivals.schema.ts'
-import { CourseChange, CourseEnd, CourseEvent, CourseStart, Task } from './contents/courses.schema.ts'
+import {
+  Away,
+  Chore,
+  CourseChange,
+  CourseEnd,
+  CourseEvent,
+  CourseMark,
+  CourseStart,
+  Task,
+} from './contents/courses.schema.ts'
 import {
   EquipmentSwitch,
   Household,
@@ -22,7 +31,30 @@ import {
   TankChange,
   TankSetup,
 } from './contents/household.schema.ts'
-import { Count, Dose, Note, Photo, Reading, Sighting, WaterChange } from './contents/water.schema.ts'
+import {
+  BenchEnd,
+  BenchMark,
+  BenchStart,
+  GearChange,
+  GearClean,
+  GearSetup,
+  PartChange,
+  PartSetup,
+} from './contents/things.schema.ts'
+import {
+  Bath,
+  Contact,
+  Count,
+  Dose,
+  Feed,
+  NewWater,
+  Note,
+  Photo,
+  Reading,
+  Sighting,
+  TopOff,
+  WaterChange,
+} from './contents/water.schema.ts'
 import { id, opt, words } from './contents/parts.schema.ts'
 import { FORMAT_NAME } from './format.ts'
 
@@ -63,6 +95,22 @@ export const Content = Type.Union([
   CourseChange,
   CourseEvent,
   CourseEnd,
+  CourseMark,
+  Away,
+  Chore,
+  Bath,
+  Feed,
+  TopOff,
+  Contact,
+  NewWater,
+  PartSetup,
+  PartChange,
+  GearSetup,
+  GearChange,
+  GearClean,
+  BenchStart,
+  BenchMark,
+  BenchEnd,
 ])
 export type Content = Static<typeof Content>
 export type ContentKind = Content['kind']

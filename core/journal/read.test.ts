@@ -42,7 +42,7 @@ describe('reading a journal file', () => {
     expect(read('{"a":1}').problems[0]).toMatchObject({ path: '/format' })
     expect(read('[]').problems[0]).toMatchObject({ path: '/format' })
     expect(read('null').problems[0]).toMatchObject({ path: '/format' })
-    expect(read(file([], { version: 2 })).problems[0]!.message).toMatch(/newer Brinvo \(format 2\).*up to format 1/)
+    expect(read(file([], { version: 3 })).problems[0]!.message).toMatch(/newer Brinvo \(format 3\).*up to format 2/)
     expect(read(file([], { version: 0 })).problems[0]).toMatchObject({
       path: '/version',
       message: expect.stringContaining('at least 1'),

@@ -18,6 +18,10 @@ export type Subject =
   | `expected:${string}`
   | `course:${string}`
   | `task:${string}`
+  | `part:${string}`
+  | `gear:${string}`
+  | `bench:${string}`
+  | `chore:${string}`
   | `run:${string}`
   | `introduction:${string}`
   /** Pictures that belong to an entry. */
@@ -28,6 +32,12 @@ export function tanksOf(content: Content): string[] {
   switch (content.kind) {
     case 'move':
       return content.fromTankId === content.toTankId ? [content.toTankId] : [content.fromTankId, content.toTankId]
+    case 'course-start':
+      return [
+        ...new Set([...(content.tankId === undefined ? [] : [content.tankId]), ...Object.values(content.tanks ?? {})]),
+      ]
+    case 'contact':
+      return [content.tankId]
     case 'household':
     case 'product-setup':
     case 'product-change':
@@ -51,7 +61,36 @@ export function subjectsOf(content: Content): Subject[] {
       break
     case 'water-change':
     case 'dose':
+    case 'top-off':
       subjects.push(`water:${content.tankId}`)
+      break
+    case 'bath':
+      subjects.push(
+        ...content.animalIds.map((animal): Subject => `animal:${animal}`),
+        ...(content.partIds ?? []).map((part): Subject => `part:${part}`),
+      )
+      break
+    case 'feed':
+      subjects.push(...(content.animalIds ?? []).map((animal): Subject => `animal:${animal}`))
+      break
+    case 'part-setup':
+    case 'part-change':
+      subjects.push(`part:${content.partId}`)
+      break
+    case 'gear-setup':
+    case 'gear-change':
+      subjects.push(`gear:${content.gearId}`)
+      break
+    case 'gear-clean':
+      if (content.gearId !== undefined) subjects.push(`gear:${content.gearId}`)
+      break
+    case 'bench-start':
+    case 'bench-mark':
+    case 'bench-end':
+      subjects.push(`bench:${content.benchId}`)
+      break
+    case 'chore':
+      subjects.push(`chore:${content.choreId}`)
       break
     case 'arrival':
     case 'animal-change':
@@ -120,13 +159,18 @@ export function subjectsOf(content: Content): Subject[] {
     case 'household':
     case 'equipment':
     case 'count':
+    case 'contact':
+    case 'new-water':
+    case 'away':
+    case 'course-mark':
     case 'course-start':
     case 'course-change':
     case 'course-event':
     case 'course-end':
       break
   }
-  if (content.kind === 'dose' && content.productId !== undefined) subjects.push(`product:${content.productId}`)
+  if ((content.kind === 'dose' || content.kind === 'bath') && content.productId !== undefined)
+    subjects.push(`product:${content.productId}`)
   if ('courseId' in content && content.courseId !== undefined) subjects.push(`course:${content.courseId}`)
   return [...new Set(subjects)]
 }

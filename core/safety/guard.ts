@@ -62,7 +62,11 @@ const ONCE_ONLY = new Set([
  */
 export function doubtOf(journal: Journal, content: Content, asking: Asking): Doubt {
   const said =
-    content.kind === 'dose' || content.kind === 'equipment' || content.kind === 'move' || content.kind === 'arrival'
+    content.kind === 'dose' ||
+    content.kind === 'bath' ||
+    content.kind === 'equipment' ||
+    content.kind === 'move' ||
+    content.kind === 'arrival'
       ? new Set((content.overrides ?? []).map(({ rule }) => rule))
       : new Set<string>()
   const before = setAsideBefore(journal, content)

@@ -23,11 +23,11 @@ function bandOf(
   const course = coursesOf(journal).find(
     (one) =>
       one.tankId === dose.tankId &&
-      one.dose.agent === dose.ingredient &&
+      one.dose?.agent === dose.ingredient &&
       one.startedAt <= at &&
       (one.ended === null || one.ended.at > at),
   )
-  if (course) return { band: course.dose, isCourse: true }
+  if (course?.dose) return { band: course.dose, isCourse: true }
   const rows = DOSES.filter(
     ({ agent, route, unit }) => agent === dose.ingredient && route === 'tank' && unit === 'mg/L',
   )

@@ -1,6 +1,8 @@
 import { animalGroupById } from '../catalogue/animal-group.ts'
-import { copperFacts } from '../courses/copper-facts.ts'
-import { courseClock } from '../courses/course-clock.ts'
+import { isDrugRecord, recordOf } from '../courses/record.ts'
+import { countLevel } from '../courses/tracks/level.ts'
+import { setState } from '../courses/tracks/sets.ts'
+import { countRounds } from '../courses/tracks/rounds.ts'
 import { courseById, coursesOf, type Course } from '../courses/course.ts'
 import { animalLabel, type Animal } from '../household/animals.ts'
 import { tankById } from '../household/tanks.ts'
@@ -30,7 +32,9 @@ export function newcomerConcerns(journal: Journal, tankId: string, animal: Anima
 /** Whether the count of a course is full: what is in its water has done its work. */
 export function isCountFull(journal: Journal, courseId: string | undefined, at: number): boolean {
   const course = courseId === undefined ? null : courseById(journal, courseId)
-  return course !== null && courseClock(copperFacts(journal, course, at)).state === 'complete'
+  if (!course) return false
+  const record = recordOf(journal, course, at)
+  return isDrugRecord(record) ? countLevel(record).state === 'complete' : countRounds(record)?.doneAt != null
 }
 
 /** What is lost when an animal leaves a course before its end, and what it may carry where it goes. */
@@ -43,10 +47,19 @@ export function movedAwayConcerns(
   const name = animalLabel(animal)
   const to = tankById(journal, toTankId)
   return coursesOf(journal)
-    .filter((course) => course.tankId === fromTankId && isRunningAt(course, at) && course.animalIds.includes(animal.id))
+    .filter(
+      (course) =>
+        (course.tankId === fromTankId || Object.values(course.tanks).includes(fromTankId)) &&
+        course.definition.kind === 'school' &&
+        isRunningAt(course, at) &&
+        course.animalIds.includes(animal.id),
+    )
     .flatMap((course): Concern[] => {
       const isDisplay = to?.role === 'display'
-      const isTreated = course.tankId === fromTankId
+      const isTreated = course.tankId === fromTankId || course.tanks.other === fromTankId
+      // From set to set is the course; a set that still is wet is another matter.
+      if (course.definition.ends === 'rounds' && Object.values(course.tanks).includes(toTankId))
+        return wetSetConcerns(journal, course, toTankId, at)
       // The course's own move, once its count is full, is its next step.
       if (isTreated && course.moveToTankId === toTankId && isCountFull(journal, course.id, at)) return []
       if (!isTreated && !isDisplay) return []
@@ -62,4 +75,23 @@ export function movedAwayConcerns(
         },
       ]
     })
+}
+
+/** A set that was not made sterile since the fish left it, or has not stood its day: quarantine.md 7.2. */
+function wetSetConcerns(journal: Journal, course: Course, toTankId: string, at: number): Concern[] {
+  const { usedAt, readyAt } = setState(recordOf(journal, course, at), toTankId)
+  if (usedAt === null || (readyAt !== null && readyAt <= at)) return []
+  const name = tankById(journal, toTankId)?.name ?? 'that tank'
+  return [
+    {
+      rule: 'set-dry',
+      severity: 'caution',
+      what: `${name} is the tank they left`,
+      reason:
+        readyAt === null
+          ? 'it is not logged as bleached or dried since: cysts wait in a wet set. Another set, or say how it was made sterile'
+          : 'it has not stood bleached or dry for 24 h yet: cysts wait in a wet set',
+      override: 'confirm',
+    },
+  ]
 }

@@ -168,7 +168,12 @@ const LEFT_OVER = 0.02
 function agentsBetween(journal: Journal, tankId: string, from: number, until: number, except?: string): AgentInWater[] {
   const agents = new Map<string, AgentInWater>()
   for (const course of coursesOf(journal))
-    if (course.tankId === tankId && course.startedAt <= until && (course.ended === null || course.ended.at > from)) {
+    if (
+      course.dose !== null &&
+      course.tankId === tankId &&
+      course.startedAt <= until &&
+      (course.ended === null || course.ended.at > from)
+    ) {
       const { agent } = course.dose
       const { mgPerL, isKnown } = reckonedLevel(journal, tankId, agent, from, except)
       const name = ingredientById(agent)?.name ?? agent

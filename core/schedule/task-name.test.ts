@@ -1,10 +1,10 @@
-import { ruleWordId } from '../courses/copper-rules.ts'
+import { ruleWordId } from '../courses/rules/rules.ts'
 import { tickId } from '../arrivals/ticks.ts'
 import { taskName } from './task-name.ts'
 
 test.each([
-  ['copper-quar/read/2026-11-23', 'read copper'],
-  ['c/ramp/2', 'step of the copper ramp'],
+  ['copper-quar/read/2026-11-23', 'daily reading'],
+  ['c/ramp/2', 'step of the ramp'],
   [ruleWordId('c', 'tr-3', 1), 'Observation tank is sterile and ≥ 3 m (10 ft) from any saltwater'],
   [tickId('box', 'hall', 'lid'), 'Lid'],
   ['arrival/run-1/first-meal/1', 'first meal'],

@@ -42,13 +42,16 @@ export function wordOn(journal: Journal, taskId: string): TaskWord | null {
   return null
 }
 
-/** A drafted task as it stands now: done and skipped ones drop out, postponed ones wait. */
-export function asItStands<D extends TaskWindow & { id: string }>(
+/**
+ * A drafted task as it stands now: done and skipped ones drop out, postponed ones wait. What was said under an id that an earlier
+ * version gave the same occasion holds too.
+ */
+export function asItStands<D extends TaskWindow & { id: string; aliases?: readonly string[] }>(
   journal: Journal,
   draft: D,
   now: number,
 ): (D & Standing) | null {
-  const word = wordOn(journal, draft.id)
+  const word = [draft.id, ...(draft.aliases ?? [])].map((id) => wordOn(journal, id)).find((one) => one !== null)
   if (word?.state === 'done' || word?.state === 'skipped') return null
   const until = word?.state === 'postponed' ? word.until : null
   // Put off, it has as much grace after its new time as it had after its own.

@@ -1,5 +1,5 @@
 import { Link } from 'react-aria-components'
-import { courseName } from '../../../core/courses/names.ts'
+import { fullCourseName } from '../../../core/courses/names.ts'
 import type { CoursePlan } from '../../../core/courses/plan.ts'
 import type { Tank } from '../../../core/household/tanks.ts'
 import { tankOfPlan, useRunningPlans } from '../../courses/usePlans.ts'
@@ -9,8 +9,8 @@ import { Bar } from '../../look/text.ts'
 /** What a move would do to courses at either end. */
 export function CourseWords({ from, to }: { from: Tank; to: Tank }) {
   const plans = useRunningPlans()
-  const isUndone = ({ phase }: CoursePlan) => phase === 'ramp' || phase === 'hold'
-  const nameOf = ({ course }: CoursePlan) => courseName(course.protocol, course.dose.id)
+  const isUndone = ({ phase }: CoursePlan) => phase === 'ramp' || phase === 'hold' || phase === 'moving'
+  const nameOf = ({ course }: CoursePlan) => fullCourseName(course)
   return (
     <>
       {plans

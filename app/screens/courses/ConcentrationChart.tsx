@@ -17,8 +17,8 @@ import { styled } from 'styled-components'
 import { levelAfter } from '../../../core/concentration/events.ts'
 import type { ConcentrationFit } from '../../../core/concentration/concentration.schema.ts'
 import { levelPath } from '../../../core/clock/level-path.ts'
-import type { CoursePlan } from '../../../core/courses/plan.ts'
-import { copperForecast, fallsTo } from '../../../core/courses/forecast.ts'
+import type { DrugPlan } from '../../../core/courses/plan.ts'
+import { levelForecast, fallsTo } from '../../../core/courses/forecast.ts'
 import { dayAs, dayBeside, momentBeside } from '../../../core/time/words.ts'
 import { MS_PER_DAY, type ZoneClock } from '../../../core/time/zone.ts'
 import { Figure, Small } from '../../look/text.ts'
@@ -57,7 +57,7 @@ interface Row {
   low?: boolean
 }
 
-function rowsOf({ facts, course, known }: CoursePlan, fit: ConcentrationFit | null, until: number): Row[] {
+function rowsOf({ facts, course, known }: DrugPlan, fit: ConcentrationFit | null, until: number): Row[] {
   const { readings, events, volumeL, now } = facts
   if (volumeL === null) return []
   const rows: Row[] = []
@@ -99,13 +99,13 @@ function rowsOf({ facts, course, known }: CoursePlan, fit: ConcentrationFit | nu
     rows.push({ at: now, hoped: now_ })
   }
   if (!course.ended)
-    for (const { ms, mgPerL, low, high } of copperForecast(facts, fit, until))
+    for (const { ms, mgPerL, low, high } of levelForecast(facts, fit, until))
       rows.push({ at: ms, hoped: mgPerL, fan: [low, high] })
   return rows.sort((a, b) => a.at - b.at)
 }
 
 interface ChartProps {
-  plan: CoursePlan
+  plan: DrugPlan
   fit: ConcentrationFit | null
   zone: ZoneClock
   now: number
@@ -284,7 +284,7 @@ const Flag = ({ x, y, dose }: { x: number; y: number; dose: boolean }) => (
 
 /** What the chart shows, in words. */
 export function captionOf(
-  { facts, known, course }: CoursePlan,
+  { facts, known, course }: DrugPlan,
   fit: ConcentrationFit | null,
   zone: ZoneClock,
   now: number,

@@ -1,18 +1,18 @@
-import { lazy, Suspense, useMemo } from 'react'
+import { Fragment, useMemo } from 'react'
 import { useNavigate, useParams } from 'react-router'
 import { styled } from 'styled-components'
-import { courseName } from '../../../core/courses/names.ts'
-import { copperFit } from '../../../core/courses/forecast.ts'
+import { fullCourseName } from '../../../core/courses/names.ts'
+import { levelFit } from '../../../core/courses/forecast.ts'
 import { treatmentConcerns } from '../../../core/safety/concerns.ts'
 import { shelfCheck } from '../../../core/courses/shelf-check.ts'
-import type { CoursePlan } from '../../../core/courses/plan.ts'
+import { isDrugPlan, type CoursePlan, type DrugPlan } from '../../../core/courses/plan.ts'
+import { isTested } from '../../../core/courses/tracks/level.ts'
 import { animalById, animalLabel } from '../../../core/household/animals.ts'
 import { tankById } from '../../../core/household/tanks.ts'
-import { dayAs, dayBeside, spanText } from '../../../core/time/words.ts'
-import { ClockStrip } from '../../courses/ClockStrip.tsx'
+import { dayAs, dayBeside } from '../../../core/time/words.ts'
 import { TaskCard } from '../../courses/TaskCard.tsx'
-import { dueOn, usePlan } from '../../courses/usePlans.ts'
-import { amountText, phaseWords } from '../../courses/words.ts'
+import { dueOn, tankOfPlan, usePlan } from '../../courses/usePlans.ts'
+import { taskAmountText } from '../../courses/words.ts'
 import { dueWords } from '../../schedule/words.ts'
 import { useNow } from '../../frame/now.tsx'
 import { useHousehold } from '../../journal/provider.tsx'
@@ -24,22 +24,10 @@ import { Bar, Figure, Heading, Quiet, Rows, Small, Stack, Title } from '../../lo
 import { figures, listed } from '../../../core/words/numbers.ts'
 import { quantityText, volume } from '../../../core/words/quantities.ts'
 import { HowItRuns } from './HowItRuns.tsx'
-import { LearntVolumeOffer } from './LearntVolumeOffer.tsx'
+import { PANELS, panelKindOf } from './panels/panels.tsx'
 import { Rules } from './Rules.tsx'
 import { WhatIf } from './WhatIf.tsx'
-
-const ConcentrationChart = lazy(() => import('./ConcentrationChart.tsx'))
-
-const Legend = styled(Quiet)`
-  font-size: 14px;
-  @media (max-width: 759px) {
-    display: none;
-  }
-`
-
-const ChartRoom = styled.div`
-  min-height: 330px;
-`
+import { WhatIfLate } from './WhatIfLate.tsx'
 
 const Ahead = styled.div`
   display: flex;
@@ -67,37 +55,52 @@ export function CoursePage() {
   return <CourseBody plan={plan} />
 }
 
+/** One frame for every course: what it is, what changes what to do, what is next, a panel a count, and its rules. */
 function CourseBody({ plan }: { plan: CoursePlan }) {
   const { journal, settings } = useHousehold()
   const now = useNow()
   const { clock: zone, units } = settings
-  const { course, facts, clock } = plan
-  const tank = tankById(journal, course.tankId)
+  const { course, facts } = plan
+  const tank = tankById(journal, tankOfPlan(plan))
   const isPhone = useIsPhone()
-  const fit = useMemo(() => copperFit(facts), [facts])
   const who = course.animalIds.flatMap((id) => animalById(journal, id) ?? []).map(animalLabel)
-  const concerns = course.ended
-    ? []
-    : treatmentConcerns(
-        journal,
-        course.tankId,
-        { ...course, agent: course.dose.agent, courseId: course.id },
-        facts.now,
-      ).filter(
-        ({ severity, rule }) =>
-          severity !== 'note' && !course.overrides.some((one) => one.rule === rule && severity !== 'never'),
-      )
+  const drug = isDrugPlan(plan) ? plan : null
+  const concerns =
+    course.ended || !drug
+      ? []
+      : treatmentConcerns(
+          journal,
+          course.tankId,
+          {
+            dose: drug.course.dose,
+            direct: course.direct,
+            rampHours: course.rampHours,
+            agent: drug.course.dose.agent,
+            courseId: course.id,
+          },
+          facts.now,
+        ).filter(
+          ({ severity, rule }) =>
+            severity !== 'note' && !course.overrides.some((one) => one.rule === rule && severity !== 'never'),
+        )
   return (
     <Page>
       <Stack $gap={4} style={{ marginBottom: 18 }}>
-        <Title>{courseName(course.protocol, course.dose.id)}</Title>
+        <Title>{fullCourseName(course)}</Title>
         <Quiet>
           {tank?.name}
-          {tank?.volume && `, ${quantityText(volume(tank.volume.netL, units))} net`} · {listed(who)} ·{' '}
-          <HandbookLink to={`doses#${course.dose.id}`}>
-            range {course.dose.low.toFixed(2)} to {course.dose.high.toFixed(2)} mg/L
-          </HandbookLink>{' '}
-          · since {dayAs(zone.dayOf(course.startedAt), 'd MMMM')}
+          {tank?.volume && `, ${quantityText(volume(tank.volume.netL, units))} net`}
+          {who.length > 0 && ` · ${listed(who)}`}
+          {drug && (
+            <>
+              {' · '}
+              <HandbookLink to={`doses#${drug.course.dose.id}`}>
+                range {drug.course.dose.low.toFixed(2)} to {drug.course.dose.high.toFixed(2)} mg/L
+              </HandbookLink>
+            </>
+          )}
+          {' · '}
+          {plan.phase === 'ahead' ? 'from' : 'since'} {dayAs(zone.dayOf(course.startedAt), 'd MMMM')}
         </Quiet>
       </Stack>
       <TwoParts>
@@ -124,40 +127,16 @@ function CourseBody({ plan }: { plan: CoursePlan }) {
               {course.ended.why && `: ${course.ended.why}`}.
             </Bar>
           )}
-          <section>
-            <Heading>
-              <span>
-                Time proven in range <Figure $size={15}>{phaseWords(plan)}</Figure>
-              </span>
-              <Legend>solid is proven, hatched is hoped for, a gap broke</Legend>
-            </Heading>
-            <div style={{ paddingTop: 16 }}>
-              <ClockStrip plan={plan} zone={zone} now={now} />
-            </div>
-            {clock.hoursAboveHigh > 0 && (
-              <Small>
-                {spanText(clock.hoursAboveHigh)} over {course.dose.high.toFixed(2)} in all; the count goes on.
-              </Small>
-            )}
-          </section>
-          <section>
-            <Heading>
-              Copper in the water
-              <Legend>bars: the kit’s uncertainty · flags: filled a dose, open a change</Legend>
-            </Heading>
-            <ChartRoom>
-              <Suspense fallback={null}>
-                <ConcentrationChart plan={plan} fit={fit} zone={zone} now={now} units={units} />
-              </Suspense>
-            </ChartRoom>
-          </section>
-          <LearntVolumeOffer plan={plan} fit={fit} />
+          {course.definition.tracks.map((track) => (
+            <Fragment key={track.id}>{PANELS[panelKindOf(track)](plan)}</Fragment>
+          ))}
           <ToCome plan={plan} />
         </Stack>
         <Stack $gap={24}>
           {!isPhone && <Next plan={plan} />}
-          <ShelfLine plan={plan} />
-          <WhatIf plan={plan} />
+          {drug && <ShelfLine plan={drug} />}
+          {drug && isTested(drug.facts) && <WhatIf plan={drug} />}
+          {plan.rounds && !course.ended && <WhatIfLate plan={plan} />}
           <Rules plan={plan} />
           {!course.ended && <HowItRuns plan={plan} />}
         </Stack>
@@ -209,7 +188,7 @@ function ToCome({ plan }: { plan: CoursePlan }) {
   const ahead = plan.tasks.filter(({ best, state }) => state === 'ahead' && clock.dayOf(best) > today)
   const soon = ahead.slice(0, TO_COME)
   // The end stands in the list however far it is.
-  const end = ahead.find(({ kind }) => kind === 'move' || kind === 'clear' || kind === 'finish')
+  const end = ahead.find(({ step }) => step === 'move' || step === 'clear' || step === 'close')
   const shown = end && !soon.includes(end) ? [...soon.slice(0, TO_COME - 1), end] : soon
   if (shown.length === 0) return null
   return (
@@ -221,10 +200,10 @@ function ToCome({ plan }: { plan: CoursePlan }) {
             <Ahead>
               <span>
                 {task.title}
-                {task.dose && (
+                {taskAmountText(task) && (
                   <>
                     {' '}
-                    <Figure>{amountText(task.dose)}</Figure>
+                    <Figure>{taskAmountText(task)}</Figure>
                   </>
                 )}
               </span>
@@ -238,10 +217,10 @@ function ToCome({ plan }: { plan: CoursePlan }) {
 }
 
 /** Whether the shelf holds what the course will still need, redoses included. */
-function ShelfLine({ plan }: { plan: CoursePlan }) {
+function ShelfLine({ plan }: { plan: DrugPlan }) {
   const { journal, settings } = useHousehold()
   const { facts, clock } = plan
-  const fit = useMemo(() => copperFit(facts), [facts])
+  const fit = useMemo(() => levelFit(facts), [facts])
   const lastDay = settings.clock.dayOf(clock.completesAt ?? facts.now + clock.requiredHours * 3_600_000)
   const check = plan.course.ended || plan.observation ? null : shelfCheck(journal, plan, fit, lastDay)
   if (!check) return null

@@ -309,8 +309,8 @@ describe('starting a course', () => {
   test('the gentle band of the same copper is only to be read about first', async () => {
     const eel = { ...arrival('m', 'q', 2, 1, 'Moss'), species: 'snowflake moray', group: 'eel-lionfish' } as Content
     const { user, lines } = await open('/courses/new', ...WARD, eel)
-    await user.selectOptions(screen.getByLabelText('Copper'), 'chelated, gentle: 1.90 to 2.20 mg/L')
-    await user.selectOptions(screen.getByLabelText('Length'), screen.getByRole('option', { name: /^thirty/i }))
+    await user.selectOptions(screen.getByLabelText('School or plan'), 'qt-a-cu30')
+    await user.selectOptions(screen.getByLabelText('Drug'), 'Copper, chelated, gentle: 1.90 to 2.20 mg/L')
     await user.click(screen.getByRole('button', { name: 'Start the course' }))
     expect(await screen.findByText('read it, and tick that you have')).toBeInTheDocument()
     await user.click(screen.getByLabelText('I have read this'))

@@ -1,14 +1,15 @@
 import { Link } from 'react-aria-components'
 import { styled } from 'styled-components'
-import { courseName } from '../../../core/courses/names.ts'
-import { coursesOf } from '../../../core/courses/course.ts'
+import { fullCourseName } from '../../../core/courses/names.ts'
+import { coursesOf, unknownCoursesOf, type UnknownCourse } from '../../../core/courses/course.ts'
 import { coursePlan, type CoursePlan } from '../../../core/courses/plan.ts'
 import { animalById, animalLabel } from '../../../core/household/animals.ts'
+import { unknownDefinitionWords } from '../../../core/courses/unknown-words.ts'
 import { tankById } from '../../../core/household/tanks.ts'
 import { dayAs } from '../../../core/time/words.ts'
-import { ClockStrip } from '../../courses/ClockStrip.tsx'
+import { LeadStrip } from '../../courses/LeadStrip.tsx'
 import { useRunningPlans } from '../../courses/usePlans.ts'
-import { amountText, phaseWords } from '../../courses/words.ts'
+import { phaseWords, taskAmountText } from '../../courses/words.ts'
 import { dueWords } from '../../schedule/words.ts'
 import { useNow } from '../../frame/now.tsx'
 import { useHousehold } from '../../journal/provider.tsx'
@@ -41,6 +42,7 @@ export function Courses() {
   const { journal, settings } = useHousehold()
   const running = useRunningPlans()
   const now = useNow()
+  const unknown = unknownCoursesOf(journal)
   const over = coursesOf(journal)
     .filter(({ ended }) => ended)
     .map((course) => coursePlan(journal, course, settings, now))
@@ -50,7 +52,7 @@ export function Courses() {
         <Title>Courses</Title>
         <ButtonLink href="/courses/new">Start a course</ButtonLink>
       </PageHead>
-      {running.length + over.length === 0 && (
+      {running.length + over.length + unknown.length === 0 && (
         <Small>
           A course is a treatment over days. Brinvo works out its doses by the tank’s real volume, says what is due each
           day, and counts only the time that readings prove.
@@ -58,6 +60,7 @@ export function Courses() {
       )}
       <Stack $gap={26}>
         {running.length > 0 && <Listing title="Running" plans={running} />}
+        {unknown.length > 0 && <UnknownCourses courses={unknown} />}
         {over.length > 0 && <Listing title="Over" plans={over} />}
       </Stack>
     </Page>
@@ -80,22 +83,22 @@ function Listing({ title, plans }: { title: string; plans: readonly CoursePlan[]
             <li key={course.id} style={{ padding: 0 }}>
               <CourseRow href={`/courses/${course.id}`}>
                 <span>
-                  <strong>{courseName(course.protocol, course.dose.id)}</strong>
+                  <strong>{fullCourseName(course)}</strong>
                   <br />
                   <Quiet>
-                    {tankById(journal, course.tankId)?.name}, {listed(who)}, since{' '}
-                    {dayAs(clock.dayOf(course.startedAt), 'd MMMM')}
+                    {[tankById(journal, course.tankId)?.name, ...(who.length > 0 ? [listed(who)] : [])].join(', ')},
+                    since {dayAs(clock.dayOf(course.startedAt), 'd MMMM')}
                   </Quiet>
                 </span>
                 <span>
                   <Figure $size={15}>{phaseWords(plan)}</Figure>
-                  <ClockStrip plan={plan} zone={clock} now={now} small />
+                  <LeadStrip plan={plan} zone={clock} now={now} small />
                 </span>
                 <span>
                   {next ? (
                     <>
                       {next.title}
-                      {next.dose && ` ${amountText(next.dose)}`} <Quiet>{dueWords(next, now, clock)}</Quiet>
+                      {taskAmountText(next) && ` ${taskAmountText(next)}`} <Quiet>{dueWords(next, now, clock)}</Quiet>
                     </>
                   ) : (
                     <Quiet>{course.ended?.why ?? 'nothing due'}</Quiet>
@@ -105,6 +108,28 @@ function Listing({ title, plans }: { title: string; plans: readonly CoursePlan[]
             </li>
           )
         })}
+      </Rows>
+    </section>
+  )
+}
+
+/** Courses of a later version: on record, and not worked out here. */
+function UnknownCourses({ courses }: { courses: readonly UnknownCourse[] }) {
+  const { journal, settings } = useHousehold()
+  return (
+    <section>
+      <Heading>Not known to this version</Heading>
+      <Rows>
+        {courses.map(({ id, definition, tankId, startedAt }) => (
+          <li key={id}>
+            <strong>{definition}</strong>{' '}
+            <Quiet>
+              {tankById(journal, tankId)?.name}, since {dayAs(settings.clock.dayOf(startedAt), 'd MMMM')}
+            </Quiet>
+            <br />
+            <Small>{unknownDefinitionWords(definition)}</Small>
+          </li>
+        ))}
       </Rows>
     </section>
   )

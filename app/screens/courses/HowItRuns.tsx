@@ -1,7 +1,10 @@
 import { useState } from 'react'
 import { Form } from 'react-aria-components'
 import { useForm } from 'react-hook-form'
-import type { CoursePlan } from '../../../core/courses/plan.ts'
+import { doseById } from '../../../core/catalogue/treatments/treatments.ts'
+import { isDrugPlan, type CoursePlan } from '../../../core/courses/plan.ts'
+import { drugWord } from '../../../core/courses/steps/step-input.ts'
+import { tankOfPlan } from '../../courses/usePlans.ts'
 import { shelfOf } from '../../../core/household/shelf.ts'
 import { tankById, tanksOf } from '../../../core/household/tanks.ts'
 import type { Content, ContentOf } from '../../../core/journal/entry.ts'
@@ -24,21 +27,45 @@ export function HowItRuns({ plan }: { plan: CoursePlan }) {
   const { journal } = useHousehold()
   const [open, setOpen] = useState<Open>(null)
   const { course } = plan
-  const product = shelfOf(journal).find(({ id }) => id === course.productId)
+  const doseKeys = productKeys(course)
   const close = () => setOpen(null)
   return (
     <section>
       <Heading>How it runs</Heading>
       <Facts>
+        {doseKeys.map((key) => (
+          <div key={key}>
+            <dt>
+              {course.dose?.id === key
+                ? 'dosed with'
+                : (course.definition.products.find(({ dose }) => dose === key)?.label ?? key).toLowerCase()}
+            </dt>
+            <dd>
+              {shelfOf(journal).find(
+                ({ id }) => id === (course.products[key] ?? (course.dose?.id === key ? course.productId : null)),
+              )?.name ?? 'not chosen'}
+            </dd>
+          </div>
+        ))}
+        {course.definition.options.map(({ id, label, choices }) => (
+          <div key={id}>
+            <dt>{label.toLowerCase()}</dt>
+            <dd>{(choices.find((choice) => choice.id === course.options[id]) ?? choices[0])?.label}</dd>
+          </div>
+        ))}
+        {course.tanks.other !== undefined && (
+          <div>
+            <dt>tank sets</dt>
+            <dd>
+              {tankById(journal, course.tankId)?.name} and {tankById(journal, course.tanks.other)?.name}
+            </dd>
+          </div>
+        )}
         <div>
-          <dt>dosed with</dt>
-          <dd>{product?.name ?? 'not chosen'}</dd>
-        </div>
-        <div>
-          <dt>read daily at</dt>
+          <dt>{course.dose ? 'read daily at' : 'daily at'}</dt>
           <dd>{clockText(course.readAtMinute)}</dd>
         </div>
-        {course.length === 'fourteen-then-move' && (
+        {course.definition.ends === 'move' && (
           <div>
             <dt>then to</dt>
             <dd>{course.moveToTankId ? tankById(journal, course.moveToTankId)?.name : 'not chosen'}</dd>
@@ -57,7 +84,9 @@ export function HowItRuns({ plan }: { plan: CoursePlan }) {
       {open === null && (
         <Line $gap={18}>
           <PlainButton onPress={() => setOpen('change')}>change</PlainButton>
-          <PlainButton onPress={() => setOpen('event')}>something got in</PlainButton>
+          {course.definition.kind === 'school' && (
+            <PlainButton onPress={() => setOpen('event')}>something got in</PlainButton>
+          )}
           <PlainButton onPress={() => setOpen('stop')}>stop the course</PlainButton>
         </Line>
       )}
@@ -78,36 +107,58 @@ interface FormProps {
 function ChangeForm({ plan: { course }, onDone }: FormProps) {
   const { journal } = useHousehold()
   const { keep, busy, unkept } = useKeeping()
-  const products = shelfOf(journal).filter(({ ingredient }) => ingredient === course.dose.agent)
+  const keys = productKeys(course)
   const form = useForm({
     defaultValues: {
-      productId: course.productId ?? '',
+      products: Object.fromEntries(
+        keys.map((key) => [key, course.products[key] ?? (course.dose?.id === key ? (course.productId ?? '') : '')]),
+      ) as Record<string, string>,
       readAt: clockText(course.readAtMinute),
       moveToTankId: course.moveToTankId ?? '',
     },
   })
-  const send = form.handleSubmit(async ({ productId, readAt, moveToTankId }) => {
+  const send = form.handleSubmit(async ({ products, readAt, moveToTankId }) => {
+    const chosen = Object.fromEntries(Object.entries(products).filter(([, id]) => id !== ''))
+    const drugProduct = course.dose && chosen[course.dose.id]
     const changes: ContentOf<'course-change'>['changes'] = {
-      ...(productId !== '' && { productId }),
+      ...(Object.keys(chosen).length > 0 && { products: { ...course.products, ...chosen } }),
+      ...(drugProduct !== undefined && drugProduct !== null && { productId: drugProduct }),
       ...(/^\d\d:\d\d$/.test(readAt) && { readAt }),
-      ...(moveToTankId !== '' && { moveToTankId }),
+      ...(moveToTankId !== '' && { moveToTankId, tanks: { ...course.tanks, observe: moveToTankId } }),
     }
     if (await keep([{ kind: 'course-change', happened: iso(thisInstant()), courseId: course.id, changes }])) onDone()
   })
   return (
     <Form onSubmit={(event) => void send(event)}>
       <Stack $gap={14}>
-        <SelectField
+        {keys.map((key) => {
+          const agent = doseById(key)?.agent ?? course.definition.products.find(({ dose }) => dose === key)?.ingredient
+          return (
+            <SelectField
+              key={key}
+              control={form.control}
+              name={`products.${key}`}
+              label={
+                course.dose?.id === key
+                  ? 'Dosed with'
+                  : (course.definition.products.find(({ dose }) => dose === key)?.label ?? key)
+              }
+              options={[
+                { value: '', label: 'not chosen' },
+                ...shelfOf(journal)
+                  .filter(({ ingredient }) => ingredient === agent)
+                  .map(({ id, name }) => ({ value: id, label: name })),
+              ]}
+            />
+          )
+        })}
+        <TextField
           control={form.control}
-          name="productId"
-          label="Dosed with"
-          options={[
-            ...(course.productId === null ? [{ value: '', label: 'not chosen' }] : []),
-            ...products.map(({ id, name }) => ({ value: id, label: name })),
-          ]}
+          name="readAt"
+          label={course.dose ? 'Read daily at' : 'Daily at'}
+          type="time"
         />
-        <TextField control={form.control} name="readAt" label="Read daily at" type="time" />
-        {course.length === 'fourteen-then-move' && (
+        {course.definition.ends === 'move' && (
           <SelectField
             control={form.control}
             name="moveToTankId"
@@ -132,26 +183,33 @@ function ChangeForm({ plan: { course }, onDone }: FormProps) {
   )
 }
 
-function EventForm({ plan: { course }, onDone }: FormProps) {
+function EventForm({ plan, onDone }: FormProps) {
+  const { course } = plan
   const { keep, busy, unkept } = useKeeping()
-  const event = (name: 'cross-contamination' | 'new-fish-added'): Content => ({
-    kind: 'course-event',
-    happened: iso(thisInstant()),
-    courseId: course.id,
-    event: name,
+  const happened = () => iso(thisInstant())
+  const contact = (what: ContentOf<'contact'>['what']): Content => ({
+    kind: 'contact',
+    happened: happened(),
+    tankId: tankOfPlan(plan),
+    what,
   })
-  const log = async (name: 'cross-contamination' | 'new-fish-added') => {
-    if (await keep([event(name)])) onDone()
+  const log = async (content: Content) => {
+    if (await keep([content])) onDone()
   }
   return (
     <Stack $gap={10}>
       <Small>
         Either starts the count over. A fish that is moved or arrives by the ledger is counted without this.
       </Small>
-      <Button isDisabled={busy} onPress={() => void log('cross-contamination')}>
+      <Button isDisabled={busy} onPress={() => void log(contact('tool'))}>
         A wet tool, hand or splash from elsewhere
       </Button>
-      <Button isDisabled={busy} onPress={() => void log('new-fish-added')}>
+      <Button
+        isDisabled={busy}
+        onPress={() =>
+          void log({ kind: 'course-event', happened: happened(), courseId: course.id, event: 'new-fish-added' })
+        }
+      >
         A fish that is not on record
       </Button>
       {unkept && <UnkeptNote unkept={unkept} />}
@@ -162,7 +220,8 @@ function EventForm({ plan: { course }, onDone }: FormProps) {
   )
 }
 
-function StopForm({ plan: { course, clock }, onDone }: FormProps) {
+function StopForm({ plan, onDone }: FormProps) {
+  const { course } = plan
   const { keep, busy, unkept } = useKeeping()
   const [problem, setProblem] = useState<Problem | undefined>()
   const form = useForm({ defaultValues: { why: '' } })
@@ -180,12 +239,7 @@ function StopForm({ plan: { course, clock }, onDone }: FormProps) {
   return (
     <Form onSubmit={(event) => void send(event)}>
       <Stack $gap={12}>
-        <Small>
-          {clock.state === 'complete'
-            ? 'The count is full. '
-            : 'The count is not full: parasites may be left, and the fish count as untreated. '}
-          The copper stays in the water until carbon, resin or changes take it out.
-        </Small>
+        <Small>{stopWords(plan)}</Small>
         <TextField control={form.control} name="why" label="Why" problem={problem} autoFocus />
         {unkept && <UnkeptNote unkept={unkept} />}
         <Line>
@@ -198,3 +252,21 @@ function StopForm({ plan: { course, clock }, onDone }: FormProps) {
     </Form>
   )
 }
+
+/** What it means to stop a course now. */
+function stopWords(plan: CoursePlan): string {
+  if (plan.course.definition.kind === 'plan') return 'What was done stays on record; the parts can be scored on.'
+  const isFull = isDrugPlan(plan) ? plan.clock.state === 'complete' : plan.rounds?.doneAt != null
+  const left = isFull
+    ? 'The count is full. '
+    : 'The count is not full: parasites may be left, and the fish count as untreated. '
+  return isDrugPlan(plan)
+    ? `${left}The ${drugWord(plan.course)} stays in the water until carbon, resin or changes take it out.`
+    : left
+}
+
+/** Doses of the catalogue that a course has a product for: its drug, and what else is dosed. */
+const productKeys = ({ dose, definition }: CoursePlan['course']): string[] => [
+  ...(dose ? [dose.id] : []),
+  ...definition.products.map((product) => product.dose),
+]

@@ -1,5 +1,5 @@
 import type { ConcentrationFit } from '../../../core/concentration/concentration.schema.ts'
-import type { CoursePlan } from '../../../core/courses/plan.ts'
+import type { DrugPlan } from '../../../core/courses/plan.ts'
 import { learntVolume } from '../../../core/courses/forecast.ts'
 import { tankById } from '../../../core/household/tanks.ts'
 import { iso } from '../../../core/time/zone.ts'
@@ -14,7 +14,7 @@ import { quantityText, volume } from '../../../core/words/quantities.ts'
 const rounded = (litres: number) => Math.round(litres * 10) / 10
 
 /** What doses and readings say of the tank's volume, offered to its sheet and never applied by itself. */
-export function LearntVolumeOffer({ plan, fit }: { plan: CoursePlan; fit: ConcentrationFit | null }) {
+export function LearntVolumeOffer({ plan, fit }: { plan: DrugPlan; fit: ConcentrationFit | null }) {
   const { journal, settings } = useHousehold()
   const { keep, busy, unkept } = useKeeping()
   const tank = tankById(journal, plan.course.tankId)

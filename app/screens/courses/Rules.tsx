@@ -1,6 +1,7 @@
 import { styled } from 'styled-components'
 import { ruleWord } from '../../../core/courses/task-contents.ts'
-import type { CoursePlan } from '../../../core/courses/plan.ts'
+import { isDrugPlan, type CoursePlan } from '../../../core/courses/plan.ts'
+import type { RuleState } from '../../../core/courses/rules/rules.ts'
 import { thisInstant } from '../../frame/now.tsx'
 import { useKeeping, UnkeptNote } from '../../journal/keeping.tsx'
 import { PlainButton } from '../../look/buttons.ts'
@@ -24,30 +25,52 @@ const State = styled.span<{ $state: string }>`
   ${({ $state }) => $state === 'holds' && 'color: var(--second); font-weight: 600;'}
 `
 
+/** What a rule is for, before its words, where that is not plain. */
+const ROLE_WORDS: Record<RuleState['role'], string> = {
+  gate: '',
+  hard: '',
+  stop: 'Stop if: ',
+  escalate: 'Something else if: ',
+  success: 'Done when: ',
+  event: 'Set back: ',
+}
+
+/** A stop that holds is no good news. */
+const lookOf = (role: RuleState['role'], state: RuleState['state']): RuleState['state'] =>
+  role === 'success' || role === 'gate' || role === 'hard' || state !== 'holds' ? state : 'broken'
+
 const SIGNS: Record<string, string> = { holds: '✓ ', broken: '✕ ', 'not-yet': '', ask: '' }
 
 /** The rules of a course and how each stands now; those only the keeper can answer, with the answer to give. */
 export function Rules({ plan }: { plan: CoursePlan }) {
   const { keep, busy, unkept } = useKeeping()
-  const { course, clock, rules } = plan
-  // The move's own conditions are asked for when the count is full, and no sooner.
-  const canSay = clock.state === 'complete' && !course.ended
+  const { course, events } = plan
+  const drug = isDrugPlan(plan) ? plan : null
+  const isPlan = course.definition.kind === 'plan'
+  // A move's own conditions are asked for when the count is full, and no sooner; a plan's stop rules every day.
+  const canSay = !course.ended && (drug ? drug.clock.state === 'complete' : isPlan)
+  const run = drug?.clock.run ?? plan.rounds?.restarts.length ?? 0
+  const rules = [...plan.rules, ...events.filter(({ state }) => state === 'holds')]
   return (
     <section>
       <Heading>Rules</Heading>
       <Rows>
-        {rules.map(({ id, rule, state, says, canBeSaid }) => (
+        {rules.map(({ id, role, rule, state, says, canBeSaid, then }) => (
           <li key={id}>
             <Rule>
-              <span>{id.startsWith('tr-') ? <HandbookLink to={`quarantine#${id}`}>{rule}</HandbookLink> : rule}</span>
-              <State $state={state}>
-                {SIGNS[state]}
+              <span>
+                {ROLE_WORDS[role]}
+                {id.startsWith('tr-') ? <HandbookLink to={`quarantine#${id}`}>{rule}</HandbookLink> : rule}
+                {then && `: ${then}`}
+              </span>
+              <State $state={lookOf(role, state)}>
+                {SIGNS[lookOf(role, state)]}
                 {says}
                 {canBeSaid && canSay && (
                   <>
                     {' '}
                     <PlainButton
-                      onPress={() => void keep([ruleWord(course, id, clock.run, thisInstant())])}
+                      onPress={() => void keep([ruleWord(course, id, run, thisInstant())])}
                       isDisabled={busy}
                       aria-label={`It is so: ${rule}`}
                     >
@@ -59,12 +82,14 @@ export function Rules({ plan }: { plan: CoursePlan }) {
             </Rule>
           </li>
         ))}
-        <li>
-          <Rule>
-            <span>breathing fast, dashing, lying: air, and change half the water</span>
-            <State $state="ask">watch</State>
-          </Rule>
-        </li>
+        {!isPlan && (
+          <li>
+            <Rule>
+              <span>breathing fast, dashing, lying: air, and change half the water</span>
+              <State $state="ask">watch</State>
+            </Rule>
+          </li>
+        )}
       </Rows>
       {unkept && <UnkeptNote unkept={unkept} />}
     </section>

@@ -1,22 +1,23 @@
-import { useMemo, useState } from 'react'
+import { useState } from 'react'
 import { Form } from 'react-aria-components'
-import { useForm } from 'react-hook-form'
+import { useForm, type Control } from 'react-hook-form'
 import { useNavigate, useSearchParams } from 'react-router'
 import { styled } from 'styled-components'
+import { DEFINITIONS, definitionById, type Definition } from '../../../core/catalogue/courses/definitions.ts'
 import { ingredientById } from '../../../core/catalogue/ingredient.ts'
+import { doseById } from '../../../core/catalogue/treatments/treatments.ts'
 import { directDose } from '../../../core/courses/direct-dose.ts'
-import { treatmentConcerns } from '../../../core/safety/concerns.ts'
-import { copperChoice, copperChoices } from '../../../core/courses/copper-choices.ts'
-import { COURSE_LENGTHS, runningIn, type CourseLength } from '../../../core/courses/course.ts'
-import { shortCourseName } from '../../../core/courses/names.ts'
-import { coursePreview, type CoursePreview } from '../../../core/courses/preview.ts'
+import { drugChoice, drugsOf } from '../../../core/courses/drug-choices.ts'
+import { HANDLING_LIMITS, handlingLoad } from '../../../core/courses/handling.ts'
+import { drugName } from '../../../core/courses/names.ts'
+import { coursePreview } from '../../../core/courses/preview.ts'
+import { runningIn } from '../../../core/courses/course.ts'
+import { concernsOf } from '../../../core/safety/concerns.ts'
 import { animalLabel } from '../../../core/household/animals.ts'
 import { shelfOf } from '../../../core/household/shelf.ts'
 import { kitFor, tankById, tanksOf } from '../../../core/household/tanks.ts'
 import { reckonedLevel } from '../../../core/safety/water-state.ts'
-import { dayAs, dayBeside, timeOf } from '../../../core/time/words.ts'
 import { iso } from '../../../core/time/zone.ts'
-import { amountText } from '../../courses/words.ts'
 import { CheckField, ChipsField, SelectField, TextField } from '../../fields/fields.tsx'
 import type { Problem } from '../../fields/shell.tsx'
 import { thisInstant, useNow } from '../../frame/now.tsx'
@@ -25,12 +26,13 @@ import { useHousehold } from '../../journal/provider.tsx'
 import { ButtonLink, PrimaryButton } from '../../look/buttons.ts'
 import { HandbookLink } from '../../look/HandbookLink.tsx'
 import { Page, TwoParts } from '../../look/page.ts'
-import { Bar, Figure, Heading, Line, Rows, Small, Stack, Title } from '../../look/text.ts'
+import { Bar, Heading, Line, Rows, Small, Stack, Title } from '../../look/text.ts'
 import { capital } from '../../../core/words/numbers.ts'
 import { quantityText, volume } from '../../../core/words/quantities.ts'
 import { sourceWords } from '../../../core/words/sources.ts'
 import { ConcernFields, Wrong } from './ConcernFields.tsx'
-import { concernKey, fishIn, rampChoices, startContent, startProblems, type StartValues } from './start.ts'
+import { DrugCalendar, StepsCalendar } from './CourseCalendar.tsx'
+import { concernKey, fishIn, isLoadAsked, rampChoices, startContent, startProblems, type StartValues } from './start.ts'
 
 const Choice = styled.div`
   display: flex;
@@ -38,9 +40,14 @@ const Choice = styled.div`
   gap: 14px;
 `
 
-const DOSE_CHOICES = [...new Map(copperChoices().map(({ dose }) => [dose.id, dose])).values()]
+/** Salt water for the schools; a plan goes where its weed grows. */
+const isFor = (definition: Definition, water: 'marine' | 'freshwater'): boolean =>
+  definition.kind === 'plan' || water === 'marine'
 
-/** Setting a course up: what is dosed and for how long, what speaks against it, and what it would be. */
+const nameOf = ({ name, days, kind, drugs }: Definition): string =>
+  `${capital(name)}${drugs.length > 0 ? `, ${drugs.every((id) => doseById(id)?.agent === 'chloroquine') ? 'chloroquine' : drugs.includes('chloroquine-std') ? 'copper or chloroquine' : 'copper'}` : ''}${kind === 'school' ? `, ${days} days` : ''}`
+
+/** Setting a course up: what is done and for whom, what speaks against it, and what it would be. */
 export function StartCourse() {
   const { journal, settings } = useHousehold()
   const [params] = useSearchParams()
@@ -48,214 +55,261 @@ export function StartCourse() {
   const navigate = useNavigate()
   const { keep, busy, unkept } = useKeeping()
   const [problems, setProblems] = useState<Record<string, Problem>>({})
-  const tanks = tanksOf(journal).filter(({ water }) => water === 'marine')
-  const asked = params.get('tank')
-  const first = tanks.find(({ id }) => id === asked) ?? tanks.find(({ role }) => role === 'quarantine') ?? tanks[0]
   const shelf = shelfOf(journal)
-  const startDose =
-    DOSE_CHOICES.find((dose) => shelf.some(({ ingredient }) => ingredient === dose.agent)) ?? DOSE_CHOICES[0]!
+  const asked = tankById(journal, params.get('tank') ?? '')
+  const startDefinition =
+    definitionById(params.get('definition') ?? '') ??
+    DEFINITIONS.find((one) => (asked ? isFor(one, asked.water) : true)) ??
+    DEFINITIONS[0]!
+  const allTanks = tanksOf(journal)
+  const tanksFor = (one: Definition) => allTanks.filter(({ water }) => isFor(one, water))
+  const first =
+    tanksFor(startDefinition).find(({ id }) => id === asked?.id) ??
+    tanksFor(startDefinition).find(({ role }) => role === 'quarantine') ??
+    tanksFor(startDefinition)[0]
+  const firstDrug = (one: Definition) =>
+    one.drugs.map((id) => doseById(id)!).find((dose) => shelf.some(({ ingredient }) => ingredient === dose.agent))
+      ?.id ??
+    one.drugs[0] ??
+    ''
+  const productFor = (agent: string | undefined) => shelf.find(({ ingredient }) => ingredient === agent)?.id ?? ''
+  const defaultsOf = (one: Definition, tankId: string): Partial<StartValues> => ({
+    doseId: firstDrug(one),
+    animalIds: one.kind === 'school' ? fishIn(journal, tankId).map(({ id }) => id) : [],
+    productId: productFor(doseById(firstDrug(one))?.agent),
+    products: Object.fromEntries(one.products.map(({ dose, ingredient }) => [dose, productFor(ingredient)])),
+    options: Object.fromEntries(one.options.map(({ id, choices }) => [id, choices[0]?.id ?? ''])),
+    rampHours: String(rampChoices(doseById(firstDrug(one))?.agent ?? '')[0]),
+    direct: false,
+  })
   const form = useForm<StartValues>({
     defaultValues: {
-      tankId: first?.id ?? '',
-      doseId: startDose.id,
-      length: 'fourteen-then-move',
-      animalIds: first ? fishIn(journal, first.id).map(({ id }) => id) : [],
-      productId: shelf.find(({ ingredient }) => ingredient === startDose.agent)?.id ?? '',
-      rampHours: String(rampChoices(startDose.agent)[0]),
-      direct: false,
+      definitionId: startDefinition.id,
+      tanks: { main: first?.id ?? '', other: '', observe: '', tub: '' },
       readAt: '08:00',
-      moveToTankId: '',
+      isLoadAccepted: false,
       whys: {},
       agreed: {},
+      ...defaultsOf(startDefinition, first?.id ?? ''),
     },
   })
   const values = form.watch()
-  const tank = tankById(journal, values.tankId)
-  const choice = copperChoice(values.doseId, values.length as CourseLength)
-  const dose = choice?.dose ?? startDose
-  const product = shelf.find(({ id, ingredient }) => id === values.productId && ingredient === dose.agent) ?? null
-  const products = shelf.filter(({ ingredient }) => ingredient === dose.agent)
-  const directly = directDose(journal, values.tankId, dose)
-  const concerns = treatmentConcerns(
-    journal,
-    values.tankId,
-    { agent: dose.agent, dose, direct: values.direct, rampHours: Number(values.rampHours) },
-    now,
+  const definition = definitionById(values.definitionId) ?? startDefinition
+  const tanks = tanksFor(definition)
+  const tankId = values.tanks['main'] ?? ''
+  const tank = tankById(journal, tankId)
+  const choice = definition.drugs.length > 0 ? drugChoice(definition.id, values.doseId) : undefined
+  const dose = choice?.dose
+  const product = shelf.find(({ id, ingredient }) => id === values.productId && ingredient === dose?.agent) ?? null
+  const directly = dose ? directDose(journal, tankId, dose) : { allowed: false, why: '' }
+  const draft = startContent(
+    values,
+    { definition, concerns: [] },
+    { courseId: 'draft', happened: iso(now), kitId: undefined },
   )
+  const concerns = concernsOf(journal, draft, { now }).filter(({ rule }) => rule !== 'two-schools')
   const context = {
+    definition,
     tank,
     choice,
     product,
     concerns,
     directAllowed: directly.allowed,
-    isTaken: tank !== null && runningIn(journal, tank.id).length > 0,
+    isTaken:
+      tank !== null &&
+      definition.kind === 'school' &&
+      runningIn(journal, tank.id).some((course) => course.definition.kind === 'school'),
   }
+  const found = (field: string) =>
+    problems[field] ?? (field === 'tanks.main' ? startProblems(values, context)[field] : undefined)
   const send = form.handleSubmit(async (sent) => {
-    const found = startProblems(sent, context)
-    setProblems(found)
-    if (Object.keys(found).length > 0) return
+    const wrong = startProblems(sent, context)
+    setProblems(wrong)
+    if (Object.keys(wrong).length > 0) return
     const at = thisInstant()
     const courseId = `course-${at.toString(36)}`
     const content = startContent(sent, context, {
       courseId,
       happened: iso(at),
-      kitId: kitFor(journal, sent.tankId, 'copper')?.id,
+      kitId: kitFor(journal, tankId, 'copper')?.id,
     })
     if (await keep([content])) void navigate(`/courses/${courseId}`)
   })
-  const preview =
-    tank?.volume && choice?.allowed
-      ? coursePreview({
-          dose,
-          direct: values.direct && directly.allowed,
-          rampHours: Number(values.rampHours),
-          requiredDays: choice.days,
-          volumeL: tank.volume.netL,
-          product,
-          startAt: now,
-          startMgPerL: reckonedLevel(journal, tank.id, dose.agent, now).mgPerL ?? 0,
-        })
-      : null
-  if (tanks.length === 0)
+  if (allTanks.length === 0)
     return (
       <Page>
         <Stack>
           <Title>Start a course</Title>
-          <p>A course runs in a tank. None is set up with salt water yet.</p>
+          <p>A course runs in a tank. None is set up yet.</p>
           <div>
             <ButtonLink href="/tanks/new">Set up a tank</ButtonLink>
           </div>
         </Stack>
       </Page>
     )
-  const pickTank = (tankId: string) =>
+  const pickDefinition = (id: string) => {
+    const one = definitionById(id) ?? definition
+    const fits = tank && isFor(one, tank.water) ? tank.id : (tanksFor(one)[0]?.id ?? '')
+    form.reset({
+      ...form.getValues(),
+      definitionId: one.id,
+      tanks: { main: fits, other: '', observe: '', tub: '' },
+      ...defaultsOf(one, fits),
+    })
+    setProblems({})
+  }
+  const pickTank = (id: string) =>
+    definition.kind === 'school' &&
     form.setValue(
       'animalIds',
-      fishIn(journal, tankId).map(({ id }) => id),
+      fishIn(journal, id).map((animal) => animal.id),
     )
-  const pickDose = (agent: string) => {
-    form.setValue('productId', shelf.find(({ ingredient }) => ingredient === agent)?.id ?? '')
-    form.setValue('rampHours', String(rampChoices(agent)[0]))
+  const pickDose = (doseId: string) => {
+    const agent = doseById(doseId)?.agent
+    form.setValue('productId', productFor(agent))
+    form.setValue('rampHours', String(rampChoices(agent ?? '')[0]))
     form.setValue('direct', false)
   }
+  const load = handlingLoad(definition, values.options['capture'])
+  const isStopped = concerns.some(({ override }) => override === 'none')
   return (
     <Page>
-      <Title style={{ marginBottom: 18 }}>Start a course of copper</Title>
+      <Title style={{ marginBottom: 18 }}>Start a course</Title>
       <Form onSubmit={(event) => void send(event)}>
         <TwoParts>
           <Stack $gap={26}>
             <section>
-              <Heading>Where and for whom</Heading>
+              <Heading>What is done</Heading>
               <Choice style={{ paddingTop: 14 }}>
                 <SelectField
                   control={form.control}
-                  name="tankId"
-                  onPick={pickTank}
-                  label="Tank"
-                  problem={problems['tankId'] ?? startProblems(values, context)['tankId']}
-                  options={tanks.map(({ id, name }) => ({ value: id, label: name }))}
-                  hint={
-                    tank?.volume
-                      ? `${quantityText(volume(tank.volume.netL, settings.units))} net${tank.learnt ? ', as doses have shown' : ''}`
-                      : 'its net volume is not worked out: no dose can be'
-                  }
+                  name="definitionId"
+                  label="School or plan"
+                  onPick={pickDefinition}
+                  options={DEFINITIONS.map((one) => ({ value: one.id, label: nameOf(one) }))}
+                  hint={definition.what}
                 />
+              </Choice>
+            </section>
+            <section>
+              <Heading>Where and for whom</Heading>
+              <Choice style={{ paddingTop: 14 }}>
+                {definition.roles.map(({ role, label, hint, must }) => (
+                  <SelectField
+                    key={role}
+                    control={form.control}
+                    name={`tanks.${role}`}
+                    label={label}
+                    problem={found(`tanks.${role}`)}
+                    {...(role === 'main' && { onPick: pickTank })}
+                    hint={
+                      role === 'main' && tank
+                        ? tank.volume
+                          ? `${quantityText(volume(tank.volume.netL, settings.units))} net${tank.learnt ? ', as doses have shown' : ''}`
+                          : 'its net volume is not worked out: no dose can be'
+                        : hint
+                    }
+                    options={[
+                      ...(role === 'main' && tank ? [] : [{ value: '', label: must ? 'choose' : 'none' }]),
+                      ...tanks
+                        .filter(({ id }) => role === 'main' || id !== tankId)
+                        .map(({ id, name }) => ({ value: id, label: name })),
+                    ]}
+                  />
+                ))}
                 {tank && !tank.volume && (
                   <div>
                     <ButtonLink href={`/tanks/${tank.id}`}>Fill in its volume sheet</ButtonLink>
                   </div>
                 )}
-                <ChipsField
-                  control={form.control}
-                  name="animalIds"
-                  label="Fish"
-                  problem={problems['animalIds']}
-                  options={fishIn(journal, values.tankId).map((animal) => ({
-                    value: animal.id,
-                    label: animalLabel(animal),
-                  }))}
-                />
+                {definition.kind === 'school' && (
+                  <ChipsField
+                    control={form.control}
+                    name="animalIds"
+                    label="Fish"
+                    problem={problems['animalIds']}
+                    options={fishIn(journal, tankId).map((animal) => ({
+                      value: animal.id,
+                      label: animalLabel(animal),
+                    }))}
+                  />
+                )}
               </Choice>
             </section>
             <section>
-              <Heading>What is dosed, and for how long</Heading>
+              <Heading>How</Heading>
               <Choice style={{ paddingTop: 14 }}>
-                <SelectField
-                  control={form.control}
-                  name="doseId"
-                  onPick={(id) => pickDose(DOSE_CHOICES.find((one) => one.id === id)!.agent)}
-                  label="Copper"
-                  options={DOSE_CHOICES.map((one) => ({
-                    value: one.id,
-                    label: `${shortCourseName(one.id).replace('Copper, ', '')}: ${one.low.toFixed(2)} to ${one.high.toFixed(2)} mg/L`,
-                  }))}
-                  hint={
-                    <>
-                      {sourceWords(dose.source)} <HandbookLink to={`doses#${dose.id}`}>handbook</HandbookLink>
-                    </>
-                  }
-                />
-                <SelectField
-                  control={form.control}
-                  name="length"
-                  label="Length"
-                  problem={choice && !choice.allowed ? { message: sourceWords(choice.why) } : problems['length']}
-                  options={COURSE_LENGTHS.map(({ id, name }) => ({ value: id, label: name }))}
-                />
-                {values.length === 'fourteen-then-move' && (
-                  <SelectField
-                    control={form.control}
-                    name="moveToTankId"
-                    label="Then to"
-                    problem={problems['moveToTankId']}
-                    hint="sterile, at least 3 m (10 ft) from any salt water; only the fish moves"
-                    options={[
-                      { value: '', label: 'choose' },
-                      ...tanks
-                        .filter(({ id }) => id !== values.tankId)
-                        .map(({ id, name }) => ({ value: id, label: name })),
-                    ]}
-                  />
-                )}
-                <SelectField
-                  control={form.control}
-                  name="productId"
-                  label="Product"
-                  problem={problems['productId']}
-                  options={[
-                    ...(products.length === 0
-                      ? [{ value: '', label: `no ${ingredientById(dose.agent)?.name} on the shelf` }]
-                      : []),
-                    ...products.map(({ id, name }) => ({ value: id, label: name })),
-                  ]}
-                />
-                {products.length === 0 && (
-                  <div>
-                    <ButtonLink href="/shelf/new">Put it on the shelf, with its strength</ButtonLink>
-                  </div>
-                )}
-                <SelectField
-                  control={form.control}
-                  name="rampHours"
-                  label="Steps up"
-                  options={rampChoices(dose.agent).map((hours) => ({
-                    value: String(hours),
-                    label: `every ${hours} h`,
-                  }))}
-                />
-                {directly.allowed ? (
+                {dose && (
                   <>
-                    <CheckField control={form.control} name="direct" label="Straight to the dose: an emergency" />
-                    <Small>{capital(directly.why)}.</Small>
+                    <SelectField
+                      control={form.control}
+                      name="doseId"
+                      onPick={pickDose}
+                      label="Drug"
+                      problem={choice && !choice.allowed ? { message: sourceWords(choice.why) } : problems['doseId']}
+                      options={drugsOf(definition).map(({ dose: one }) => ({
+                        value: one.id,
+                        label: `${drugName(one.id)}: ${one.low.toFixed(2)} to ${one.high.toFixed(2)} mg/L`,
+                      }))}
+                      hint={
+                        <>
+                          {sourceWords(dose.source)} <HandbookLink to={`doses#${dose.id}`}>handbook</HandbookLink>
+                        </>
+                      }
+                    />
+                    <ProductField
+                      control={form.control}
+                      name="productId"
+                      label="Product"
+                      agent={dose.agent}
+                      problem={problems['productId']}
+                    />
+                    {rampChoices(dose.agent).length > 1 && (
+                      <SelectField
+                        control={form.control}
+                        name="rampHours"
+                        label="Steps up"
+                        options={rampChoices(dose.agent).map((hours) => ({
+                          value: String(hours),
+                          label: `every ${hours} h`,
+                        }))}
+                      />
+                    )}
+                    {directly.allowed ? (
+                      <>
+                        <CheckField control={form.control} name="direct" label="Straight to the dose: an emergency" />
+                        <Small>{capital(directly.why)}.</Small>
+                      </>
+                    ) : (
+                      <Small>Straight to the dose: {directly.why}.</Small>
+                    )}
+                    {problems['direct'] && <Wrong role="alert">{problems['direct'].message}</Wrong>}
                   </>
-                ) : (
-                  <Small>Straight to the dose: {directly.why}.</Small>
                 )}
-                {problems['direct'] && <Wrong role="alert">{problems['direct'].message}</Wrong>}
+                {definition.products.map(({ dose: key, ingredient, label }) => (
+                  <ProductField
+                    key={key}
+                    control={form.control}
+                    name={`products.${key}`}
+                    label={label}
+                    agent={ingredient}
+                    problem={problems[`products.${key}`]}
+                  />
+                ))}
+                {definition.options.map(({ id, label, choices }) => (
+                  <SelectField
+                    key={id}
+                    control={form.control}
+                    name={`options.${id}`}
+                    label={label}
+                    options={choices.map((one) => ({ value: one.id, label: one.label }))}
+                    hint={choices.find((one) => one.id === values.options[id])?.why ?? choices[0]?.why}
+                  />
+                ))}
                 <TextField
                   control={form.control}
                   name="readAt"
-                  label="Read copper daily at"
+                  label={dose ? 'Read daily at' : 'What is daily is due at'}
                   type="time"
                   problem={problems['readAt']}
                 />
@@ -269,31 +323,67 @@ export function StartCourse() {
                 <Rows>
                   {concerns.map((concern) => (
                     <li key={concernKey(concern)}>
-                      <ConcernFields
-                        concern={concern}
-                        tankId={values.tankId}
-                        control={form.control}
-                        problems={problems}
-                      />
+                      <ConcernFields concern={concern} tankId={tankId} control={form.control} problems={problems} />
                     </li>
                   ))}
                 </Rows>
               </section>
             )}
-            {preview && !context.isTaken && concerns.every(({ override }) => override !== 'none') && (
-              <Preview preview={preview} isMoving={values.length === 'fourteen-then-move'} />
+            {load > 0 && (
+              <section>
+                <Heading>What it asks of each fish</Heading>
+                <Small>
+                  Handling load {load} in the worst week: catching, moves and baths.{' '}
+                  {load > HANDLING_LIMITS.said
+                    ? `Over ${HANDLING_LIMITS.said}: hard on a weak fish.`
+                    : 'A healthy fish bears it.'}
+                </Small>
+                {isLoadAsked(definition, values.options) && (
+                  <>
+                    <CheckField
+                      control={form.control}
+                      name="isLoadAccepted"
+                      label={`I have read it: over ${HANDLING_LIMITS.asked} wears a fish down`}
+                    />
+                    {problems['isLoadAccepted'] && <Wrong role="alert">{problems['isLoadAccepted'].message}</Wrong>}
+                  </>
+                )}
+              </section>
+            )}
+            {!context.isTaken && !isStopped && tank && (
+              <>
+                {dose && tank.volume && choice?.allowed && (
+                  <DrugCalendar
+                    preview={coursePreview({
+                      dose,
+                      direct: values.direct && directly.allowed,
+                      rampHours: Number(values.rampHours),
+                      requiredDays: definition.days,
+                      volumeL: tank.volume.netL,
+                      product,
+                      startAt: now,
+                      startMgPerL: reckonedLevel(journal, tank.id, dose.agent, now).mgPerL ?? 0,
+                    })}
+                    isMoving={definition.ends === 'move'}
+                  />
+                )}
+                {!dose && (definition.kind === 'plan' || values.animalIds.length > 0) && (
+                  <StepsCalendar start={draft} />
+                )}
+              </>
             )}
             <Stack $gap={12}>
               <Bar $tone="soon">
-                {ingredientById(dose.agent)?.caution} {ingredientById(dose.agent)?.law} Follow the label; ask a licensed
-                aquatic veterinarian for weak or scaleless fish.
+                {dose
+                  ? `${ingredientById(dose.agent)?.caution ?? ''} ${ingredientById(dose.agent)?.law ?? ''} Follow the label; ask a licensed aquatic veterinarian for weak or scaleless fish.`
+                  : definition.cautions.join(' ')}
               </Bar>
               {unkept && <UnkeptNote unkept={unkept} />}
               {Object.keys(problems).length > 0 && (
                 <Wrong role="alert">Not started: something above is missing or in the way.</Wrong>
               )}
               <Line>
-                <PrimaryButton type="submit" isDisabled={busy || concerns.some(({ override }) => override === 'none')}>
+                <PrimaryButton type="submit" isDisabled={busy || isStopped}>
                   Start the course
                 </PrimaryButton>
               </Line>
@@ -305,41 +395,41 @@ export function StartCourse() {
   )
 }
 
-/** The course before it starts: its first days and its end. */
-function Preview({ preview, isMoving }: { preview: CoursePreview; isMoving: boolean }) {
-  const { settings } = useHousehold()
-  const now = useNow()
-  const { clock } = settings
-  const day = (ms: number) => dayAs(clock.dayOf(ms), 'EEEE d MMMM')
-  const rows = useMemo(
-    () => [
-      { when: preview.fullAt, what: isMoving ? 'the count is full: the fish move' : 'the count is full: carbon in' },
-      { when: preview.observedFrom.least, what: 'watched without any drug, 14 days at least' },
-      { when: preview.observedFrom.preferred, what: '28 days are better' },
-    ],
-    [preview, isMoving],
-  )
+/** A product of the shelf by its active ingredient; the way to the shelf where there is none. */
+function ProductField({
+  control,
+  name,
+  label,
+  agent,
+  problem,
+}: {
+  control: Control<StartValues>
+  name: 'productId' | `products.${string}`
+  label: string
+  agent: string
+  problem: Problem | undefined
+}) {
+  const { journal } = useHousehold()
+  const products = shelfOf(journal).filter(({ ingredient }) => ingredient === agent)
   return (
-    <section>
-      <Heading>If all goes by the book</Heading>
-      <Rows>
-        {preview.steps.map(({ at, dose }, i) => (
-          <li key={at}>
-            <Line style={{ justifyContent: 'space-between' }}>
-              <span>
-                <Figure $size={i === 0 ? 26 : 18}>{amountText(dose)}</Figure> → {dose.makesMgPerL.toFixed(2)} mg/L
-              </span>
-              <Small>{i === 0 ? 'now' : `${dayBeside(clock.dayOf(at), clock.dayOf(now))} ${timeOf(at, clock)}`}</Small>
-            </Line>
-          </li>
-        ))}
-        <li>in range from {day(preview.inRangeAt)}, if a reading says so; read daily</li>
-        {rows.map(({ when, what }) => (
-          <li key={what}>
-            {day(when)}: {what}
-          </li>
-        ))}
-      </Rows>
-    </section>
+    <>
+      <SelectField
+        control={control}
+        name={name}
+        label={label}
+        problem={problem}
+        options={[
+          ...(products.length === 0
+            ? [{ value: '', label: `no ${ingredientById(agent)?.name ?? agent} on the shelf` }]
+            : []),
+          ...products.map(({ id, name: productName }) => ({ value: id, label: productName })),
+        ]}
+      />
+      {products.length === 0 && (
+        <div>
+          <ButtonLink href="/shelf/new">Put it on the shelf, with its strength</ButtonLink>
+        </div>
+      )}
+    </>
   )
 }

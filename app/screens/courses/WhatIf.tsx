@@ -1,7 +1,7 @@
 import { typedNumber } from '../../../core/numbers/typed.ts'
 import { useId, useState } from 'react'
 import { styled } from 'styled-components'
-import type { CoursePlan } from '../../../core/courses/plan.ts'
+import type { DrugPlan } from '../../../core/courses/plan.ts'
 import {
   ifChanged,
   ifMoved,
@@ -57,7 +57,7 @@ const risksText = (risks: readonly ParasiteRisk[]) =>
 const isGrave = (risks: readonly ParasiteRisk[]) => risks.some(({ risk }) => risk >= 0.05)
 
 /** What a keeper asks before doing something: answered in doses, dates and the risk left. */
-export function WhatIf({ plan }: { plan: CoursePlan }) {
+export function WhatIf({ plan }: { plan: DrugPlan }) {
   const { settings } = useHousehold()
   const now = useNow()
   const { course, clock } = plan
@@ -69,8 +69,8 @@ export function WhatIf({ plan }: { plan: CoursePlan }) {
       <Heading>What if</Heading>
       <IfChanged plan={plan} />
       <IfRead plan={plan} />
-      {course.length === 'fourteen-then-move' && clock.runFrom !== null && <IfMoved plan={plan} />}
-      {course.length === 'thirty' && clock.runFrom !== null && (
+      {course.definition.ends === 'move' && clock.runFrom !== null && <IfMoved plan={plan} />}
+      {course.definition.ends === 'clear' && clock.runFrom !== null && (
         <Question>
           it stays in range to the end<Answer>left: {risksText(ifStayed(plan))}</Answer>
         </Question>
@@ -96,7 +96,7 @@ const numberIn = (text: string) => {
   return 'value' in typed ? typed.value : NaN
 }
 
-function IfChanged({ plan }: { plan: CoursePlan }) {
+function IfChanged({ plan }: { plan: DrugPlan }) {
   const { journal, settings } = useHousehold()
   const id = useId()
   const [text, setText] = useState('20')
@@ -128,7 +128,7 @@ function IfChanged({ plan }: { plan: CoursePlan }) {
   )
 }
 
-function IfRead({ plan }: { plan: CoursePlan }) {
+function IfRead({ plan }: { plan: DrugPlan }) {
   const { settings } = useHousehold()
   const minute = useNow()
   const id = useId()
@@ -164,7 +164,7 @@ function IfRead({ plan }: { plan: CoursePlan }) {
   )
 }
 
-function IfMoved({ plan }: { plan: CoursePlan }) {
+function IfMoved({ plan }: { plan: DrugPlan }) {
   const { settings } = useHousehold()
   const { clock: zone } = settings
   const id = useId()

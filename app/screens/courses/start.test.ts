@@ -1,4 +1,5 @@
-import { copperChoice } from '../../../core/courses/copper-choices.ts'
+import { drugChoice } from '../../../core/courses/drug-choices.ts'
+import { definitionById } from '../../../core/catalogue/courses/definitions.ts'
 import type { Concern } from '../../../core/safety/concerns.ts'
 import { courseById } from '../../../core/courses/course.ts'
 import { ward } from '../../../core/courses/testing.ts'
@@ -10,21 +11,24 @@ import { concernKey, fishIn, rampChoices, startContent, startProblems, type Star
 const it = ward()
 const tank = tankById(it.journal, 'quar')!
 const values: StartValues = {
-  tankId: 'quar',
+  definitionId: 'qt-b-drug14',
+  tanks: { main: 'quar', other: '', observe: 'obs', tub: '' },
   doseId: 'cu-chelated-std',
-  length: 'fourteen-then-move',
   animalIds: ['needle', 'burr'],
   productId: 'bottle',
   rampHours: '24',
+  products: {},
+  options: {},
   direct: false,
   readAt: '08:00',
-  moveToTankId: 'obs',
+  isLoadAccepted: false,
   whys: {},
   agreed: {},
 }
 const context = {
+  definition: definitionById('qt-b-drug14')!,
   tank,
-  choice: copperChoice('cu-chelated-std', 'fourteen-then-move'),
+  choice: drugChoice('qt-b-drug14', 'cu-chelated-std'),
   product: productById(it.journal, 'bottle'),
   concerns: [] as Concern[],
   directAllowed: true,
@@ -47,20 +51,28 @@ test('with all said there is nothing in the way, and what is kept is a course', 
 })
 
 test.each<[string, Partial<StartValues>, Partial<typeof context>, string, RegExp]>([
-  ['no net volume', {}, { tank: { ...tank, volume: null } }, 'tankId', /not worked out/],
-  ['a net volume of zero', {}, { tank: { ...tank, volume: { ...tank.volume!, netL: 0 } } }, 'tankId', /not worked out/],
-  ['another course', {}, { isTaken: true }, 'tankId', /finish or stop it/],
+  ['no net volume', {}, { tank: { ...tank, volume: null } }, 'tanks.main', /not worked out/],
+  ['a net volume of zero', {}, { tank: { ...tank, volume: { ...tank.volume!, netL: 0 } } }, 'tanks.main', /not worked out/],
+  ['another course', {}, { isTaken: true }, 'tanks.main', /finish or stop it/],
   ['no fish', { animalIds: [] }, {}, 'animalIds', /which fish/],
   ['no product', { productId: '' }, { product: null }, 'productId', /with its strength/],
-  ['a product of another form', { productId: 'x' }, { product: null }, 'productId', /this form of copper/],
-  ['nowhere to move to', { moveToTankId: '' }, {}, 'moveToTankId', /sterile/],
+  ['a product of another form', { productId: 'x' }, { product: null }, 'productId', /this form of the drug/],
+  ['nowhere to move to', { tanks: { main: 'quar' } }, {}, 'tanks.observe', /sterile/],
+  ['a move into the same tank', { tanks: { main: 'quar', observe: 'quar' } }, {}, 'tanks.observe', /another tank/],
+  [
+    'no second set',
+    { tanks: { main: 'quar' } },
+    { definition: definitionById('qt-c-hybrid')! },
+    'tanks.other',
+    /second tank set/,
+  ],
   ['a time that is none', { readAt: '8' }, {}, 'readAt', /08:00/],
   ['straight to a dose that may not be', { direct: true }, { directAllowed: false }, 'direct', /slow on purpose/],
   [
     'a length the handbook does not hold',
     {},
-    { choice: copperChoice('cu-chelated-gentle', 'fourteen-then-move') },
-    'length',
+    { choice: drugChoice('qt-b-drug14', 'cu-chelated-gentle') },
+    'doseId',
     /held for 30 days/,
   ],
 ])('%s is told beside its field', (_words, changed, around, field, message) => {
@@ -106,4 +118,12 @@ test('only fish are offered, and only the steps the handbook names', () => {
   expect(fishIn(it.journal, 'quar').map(({ id }) => id)).toEqual(['burr', 'needle'])
   expect(rampChoices('cu-chelated')).toEqual([24, 12])
   expect(rampChoices('cu-amine')).toEqual([48])
+})
+
+test('a load over the limit is asked about: the hybrid caught with a net', () => {
+  const hybrid = { ...context, definition: definitionById('qt-c-hybrid')!, choice: undefined, product: null }
+  const sent: StartValues = { ...values, tanks: { main: 'quar', other: 'obs' }, options: { capture: 'net' } }
+  expect(startProblems(sent, hybrid)['isLoadAccepted']?.message).toMatch(/tick/)
+  expect(startProblems({ ...sent, isLoadAccepted: true }, hybrid)).toEqual({})
+  expect(startProblems({ ...sent, options: {} }, hybrid)).toEqual({})
 })

@@ -1,6 +1,8 @@
+import type { Definition } from '../../../core/catalogue/courses/definitions.ts'
 import { rampOf } from '../../../core/catalogue/treatments/treatments.ts'
 import type { Concern } from '../../../core/safety/concerns.ts'
-import type { CopperChoice } from '../../../core/courses/copper-choices.ts'
+import type { DrugChoice } from '../../../core/courses/drug-choices.ts'
+import { HANDLING_LIMITS, handlingLoad } from '../../../core/courses/handling.ts'
 import { animalGroupById } from '../../../core/catalogue/animal-group.ts'
 import { residentsOf, type Animal } from '../../../core/household/animals.ts'
 import type { ShelfProduct } from '../../../core/household/shelf.ts'
@@ -11,21 +13,27 @@ import type { Problem } from '../../fields/shell.tsx'
 
 /** What stands in the fields of a course about to start. */
 export interface StartValues {
-  tankId: string
+  definitionId: string
+  /** Tanks by role of the definition; `main` is where it begins. */
+  tanks: Record<string, string>
   doseId: string
-  length: string
   animalIds: string[]
+  /** Product of the drug. */
   productId: string
+  /** Products of what else is dosed, by dose of the catalogue. */
+  products: Record<string, string>
+  options: Record<string, string>
   rampHours: string
   direct: boolean
   readAt: string
-  moveToTankId: string
+  /** The handling load was read and accepted, where it is asked about. */
+  isLoadAccepted: boolean
   /** Per concern that may be set aside: the keeper's word, and whether a veterinarian agreed. */
   whys: Record<string, string>
   agreed: Record<string, boolean>
 }
 
-/** The fish of a tank: what a course of copper is for. */
+/** The fish of a tank: what a school is for. */
 export const fishIn = (journal: Journal, tankId: string): Animal[] =>
   residentsOf(journal, tankId).filter(({ group }) => animalGroupById(group)?.kind === 'fish')
 
@@ -39,36 +47,64 @@ export function rampChoices(agent: string): number[] {
 }
 
 interface StartContext {
+  definition: Definition
   tank: Tank | null
-  choice: CopperChoice | undefined
+  /** The drug as chosen; undefined for a definition without one. */
+  choice: DrugChoice | undefined
   product: ShelfProduct | null
   concerns: readonly Concern[]
   /** Whether straight to the dose is allowed. */
   directAllowed: boolean
-  /** Whether another course runs in that water. */
+  /** Whether another school runs in that water. */
   isTaken: boolean
 }
 
-/** What stands in the way of starting, beside which field; empty when nothing does. */
-export function startProblems(
-  { animalIds, moveToTankId, length, readAt, direct, whys, agreed, productId }: StartValues,
-  { tank, choice, product, concerns, directAllowed, isTaken }: StartContext,
+/** Whether the handling of a course has to be accepted before it starts: quarantine.md 8. */
+export const isLoadAsked = (definition: Definition, options: Record<string, string>): boolean =>
+  handlingLoad(definition, options['capture']) > HANDLING_LIMITS.asked
+
+function tankProblems({ tanks }: StartValues, { definition, tank, isTaken }: StartContext): Record<string, Problem> {
+  const problems: Record<string, Problem> = {}
+  const needsVolume = definition.drugs.length > 0 || definition.kind === 'plan'
+  if (!tank) problems['tanks.main'] = { message: 'which tank' }
+  else if (needsVolume && (tank.volume === null || !(tank.volume.netL > 0)))
+    problems['tanks.main'] = { message: `the net volume of ${tank.name} is not worked out: fill in its sheet first` }
+  else if (isTaken)
+    problems['tanks.main'] = { message: `a course runs in ${tank.name} already: finish or stop it first` }
+  for (const { role, must } of definition.roles) {
+    if (role === 'main') continue
+    const chosen = tanks[role] ?? ''
+    if (chosen === '' && must)
+      problems[`tanks.${role}`] = {
+        message:
+          role === 'observe'
+            ? 'the sterile tank the fish move to'
+            : 'the second tank set: without it nothing can be moved',
+      }
+    else if (chosen !== '' && chosen === tanks['main'])
+      problems[`tanks.${role}`] = { message: 'another tank than the one it begins in' }
+  }
+  return problems
+}
+
+function drugProblems(
+  { direct, productId, readAt }: StartValues,
+  { definition, choice, product, directAllowed }: StartContext,
 ): Record<string, Problem> {
   const problems: Record<string, Problem> = {}
-  if (!tank) problems['tankId'] = { message: 'which tank' }
-  else if (tank.volume === null || !(tank.volume.netL > 0))
-    problems['tankId'] = { message: `the net volume of ${tank.name} is not worked out: fill in its sheet first` }
-  else if (isTaken) problems['tankId'] = { message: `a course runs in ${tank.name} already: finish or stop it first` }
-  if (!choice?.allowed) problems['length'] = { message: choice?.why ?? 'which length' }
-  if (animalIds.length === 0) problems['animalIds'] = { message: 'which fish it is for' }
+  if (!/^([01]\d|2[0-3]):[0-5]\d$/.test(readAt)) problems['readAt'] = { message: 'a time such as 08:00' }
+  if (definition.drugs.length === 0) return problems
+  if (!choice?.allowed) problems['doseId'] = { message: choice?.why ?? 'which drug' }
   if (!product)
     problems['productId'] = {
-      message: productId === '' ? 'a product from the shelf, with its strength' : 'a product of this form of copper',
+      message: productId === '' ? 'a product from the shelf, with its strength' : 'a product of this form of the drug',
     }
-  if (length === 'fourteen-then-move' && moveToTankId === '')
-    problems['moveToTankId'] = { message: 'the sterile tank the fish move to' }
-  if (!/^([01]\d|2[0-3]):[0-5]\d$/.test(readAt)) problems['readAt'] = { message: 'a time such as 08:00' }
   if (direct && !directAllowed) problems['direct'] = { message: 'not allowed here: the ramp is slow on purpose' }
+  return problems
+}
+
+function concernProblems({ whys, agreed }: StartValues, concerns: readonly Concern[]): Record<string, Problem> {
+  const problems: Record<string, Problem> = {}
   for (const concern of concerns) {
     const key = concernKey(concern)
     const why = whys[key]?.trim() ?? ''
@@ -83,13 +119,33 @@ export function startProblems(
   return problems
 }
 
+/** What stands in the way of starting, beside which field; empty when nothing does. */
+export function startProblems(values: StartValues, context: StartContext): Record<string, Problem> {
+  const { definition } = context
+  return {
+    ...tankProblems(values, context),
+    ...(definition.kind === 'school' &&
+      values.animalIds.length === 0 && { animalIds: { message: 'which fish it is for' } }),
+    ...drugProblems(values, context),
+    ...(isLoadAsked(definition, values.options) &&
+      !values.isLoadAccepted && {
+        isLoadAccepted: { message: 'read what it asks of the fish, and tick that you have' },
+      }),
+    ...concernProblems(values, context.concerns),
+  }
+}
+
 /** What is kept of a caution that was read and ticked. */
 const CONFIRMED = 'read and confirmed'
+
+/** What was chosen, without what was left empty. */
+const chosen = (values: Record<string, string>, keys: readonly string[]): Record<string, string> =>
+  Object.fromEntries(keys.flatMap((key) => (values[key] ? [[key, values[key]]] : [])))
 
 /** The entry that starts the course. */
 export function startContent(
   values: StartValues,
-  { concerns, choice }: StartContext,
+  { definition, concerns }: Pick<StartContext, 'definition' | 'concerns'>,
   { courseId, happened, kitId }: { courseId: string; happened: string; kitId: string | undefined },
 ): ContentOf<'course-start'> {
   const overrides = concerns
@@ -99,20 +155,36 @@ export function startContent(
       why: values.whys[concernKey(concern)]?.trim() || CONFIRMED,
       vetAgreed: values.agreed[concernKey(concern)] ?? false,
     }))
+  const hasDrug = definition.drugs.length > 0
+  const options = {
+    ...(hasDrug && { drug: values.doseId }),
+    ...Object.fromEntries(
+      definition.options.map(({ id, choices }) => [id, values.options[id] || (choices[0]?.id ?? '')]),
+    ),
+  }
+  const products = {
+    ...(hasDrug && values.productId !== '' && { [values.doseId]: values.productId }),
+    ...chosen(
+      values.products,
+      definition.products.map(({ dose }) => dose),
+    ),
+  }
   return {
     kind: 'course-start',
     happened,
     courseId,
-    tankId: values.tankId,
-    protocol: choice!.length === 'thirty' ? 'qt-a-cu30' : 'qt-b-drug14',
-    doseId: values.doseId,
+    definition: definition.id,
+    tanks: chosen(
+      values.tanks,
+      definition.roles.map(({ role }) => role),
+    ),
     animalIds: values.animalIds,
-    productId: values.productId,
+    options,
+    products,
     ...(kitId !== undefined && { kitId }),
-    rampHours: Number(values.rampHours),
-    ...(values.direct && { direct: true }),
+    ...(hasDrug && { rampHours: Number(values.rampHours) }),
+    ...(hasDrug && values.direct && { direct: true }),
     readAt: values.readAt,
-    ...(choice!.length === 'fourteen-then-move' && { moveToTankId: values.moveToTankId }),
     ...(overrides.length > 0 && { overrides }),
   }
 }

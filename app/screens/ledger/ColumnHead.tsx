@@ -12,7 +12,7 @@ import type { Journal } from '../../../core/journal/journal.ts'
 import type { Tank } from '../../../core/household/tanks.ts'
 import { shortCourseName } from '../../../core/courses/names.ts'
 import type { CoursePlan } from '../../../core/courses/plan.ts'
-import { ClockStrip } from '../../courses/ClockStrip.tsx'
+import { LeadStrip } from '../../courses/LeadStrip.tsx'
 import { tankOfPlan } from '../../courses/usePlans.ts'
 import { phaseWords } from '../../courses/words.ts'
 import { useNow } from '../../frame/now.tsx'
@@ -154,10 +154,10 @@ function CourseLine({ plan }: { plan: CoursePlan }) {
   return (
     <CourseLink href={`/courses/${plan.course.id}`}>
       <div>
-        <span>{shortCourseName(plan.course.dose.id)}</span>
+        <span>{shortCourseName(plan.course)}</span>
         <span>{phaseWords(plan)}</span>
       </div>
-      <ClockStrip plan={plan} zone={settings.clock} now={now} small />
+      <LeadStrip plan={plan} zone={settings.clock} now={now} small />
     </CourseLink>
   )
 }

@@ -1,6 +1,6 @@
 import { createContext } from 'react'
 import type { ArrivalTask } from '../../../core/arrivals/tasks.ts'
-import type { CoursePlan } from '../../../core/courses/plan.ts'
+import { isDrugPlan, type CoursePlan } from '../../../core/courses/plan.ts'
 
 /** The courses that run in the household, worked out once for the whole ledger. */
 export const PlansContext = createContext<readonly CoursePlan[]>([])
@@ -11,10 +11,12 @@ export const ArrivalsContext = createContext<readonly ArrivalTask[]>([])
 /** Readings that were under a course's range once it had been reached: they stand out in the past. */
 export function lowReadings(plans: readonly CoursePlan[]): ReadonlySet<string> {
   return new Set(
-    plans.flatMap(({ facts, clock }) =>
-      facts.readings
-        .filter(({ ms }) => clock.breaks.some(({ from, to }) => ms >= from && (to === null || ms < to)))
-        .map(({ entryId }) => entryId),
-    ),
+    plans
+      .filter(isDrugPlan)
+      .flatMap(({ facts, clock }) =>
+        facts.readings
+          .filter(({ ms }) => clock.breaks.some(({ from, to }) => ms >= from && (to === null || ms < to)))
+          .map(({ entryId }) => entryId),
+      ),
   )
 }

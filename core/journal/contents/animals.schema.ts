@@ -1,6 +1,6 @@
 import Type, { type Static } from 'typebox'
 import { instant, nonNegative, positive, strict } from '../../schema/types.ts'
-import { content, count, id, name, opt, overrides, words } from './parts.schema.ts'
+import { content, count, id, name, opt, overrides, taskId, words } from './parts.schema.ts'
 
 /** What an animal, or a group counted as one, is. */
 export const animalProperties = {
@@ -66,6 +66,8 @@ export const Move = content(
     count: opt(count('how many of a group; all if left out')),
     newAnimalId: opt(id('names the part of a group that moved')),
     cleanTransfer: opt(Type.Boolean({ description: 'only the animal moved: no water, net or decor with it' })),
+    courseId: opt(id()),
+    taskId: opt(taskId()),
     overrides: overrides(),
   },
   'an animal moves between two tanks',

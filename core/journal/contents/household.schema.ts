@@ -2,7 +2,7 @@ import Type, { type Static } from 'typebox'
 import { Product } from '../../dosing/product.schema.ts'
 import { fraction, nonNegative, oneOf, positive, strict } from '../../schema/types.ts'
 import { VolumeSheet } from '../../volume/volume.schema.ts'
-import { content, id, name, opt, overrides } from './parts.schema.ts'
+import { content, id, name, opt, overrides, taskId, wallTime } from './parts.schema.ts'
 
 export const Household = content(
   'household',
@@ -35,6 +35,8 @@ const tankProperties = {
   sheet: opt(VolumeSheet),
   learntL: opt(positive('net volume as doses and readings showed it; holds over the sheet’s until the sheet changes')),
   contents: opt(Type.Array(oneOf(['rock', 'sand', 'plants', 'nothing'] as const), { maxItems: 4 })),
+  lightsOn: opt(wallTime('when the lights come on')),
+  lightsOff: opt(wallTime('when the lights go off')),
   retired: opt(Type.Boolean({ description: 'taken down' })),
 }
 const tankDescription = strict(tankProperties)
@@ -65,8 +67,15 @@ export const EquipmentSwitch = content(
       'dosing-pump',
       'co2',
       'ammonia-binder',
+      'cover',
+      'filter',
+      'phosphate-remover',
     ] as const),
     running: Type.Boolean(),
+    value: opt(nonNegative('what it is set to')),
+    unit: opt(Type.String({ maxLength: 12 })),
+    courseId: opt(id()),
+    taskId: opt(taskId()),
     removed: opt(Type.Boolean({ description: 'no longer at this tank' })),
     overrides: overrides(),
   },

@@ -11,6 +11,10 @@ export const words = (description?: string) =>
 export const count = (description?: string) =>
   Type.Integer({ minimum: 1, maximum: 100_000, ...(description && { description }) })
 export const finiteValue = () => Type.Number()
+/** An occasion of a course or another schedule: `c7/move/2`. */
+export const taskId = () => Type.String({ minLength: 1, maxLength: 120, description: 'the occasion it was done for' })
+/** A time of day on the household's wall clock. */
+export const wallTime = (description: string) => Type.String({ pattern: '^([01]\\d|2[0-3]):[0-5]\\d$', description })
 /** A property that may be left out. */
 export const opt = Type.Optional
 

@@ -1,6 +1,6 @@
 import Type from 'typebox'
-import { nonNegative, oneOf, positive, strict } from '../../schema/types.ts'
-import { content, count, finiteValue, id, name, opt, overrides, words } from './parts.schema.ts'
+import { nonNegative, oneOf, pH, positive, strict } from '../../schema/types.ts'
+import { content, count, finiteValue, id, name, opt, overrides, taskId, words } from './parts.schema.ts'
 
 export const ReadingResult = Type.Union([
   strict({ kind: Type.Literal('value'), value: finiteValue() }),
@@ -46,6 +46,8 @@ export const Dose = content(
     amount: positive(),
     unit: oneOf(['mL', 'g', 'pack', 'drop'] as const),
     massMg: opt(positive('of what the product’s strength is counted in')),
+    courseId: opt(id()),
+    taskId: opt(taskId()),
     overrides: overrides(),
   },
   'something is dosed into a tank',
@@ -68,20 +70,128 @@ export const Sighting = content(
     seen: opt(Type.Boolean({ description: 'head count: this animal was seen, or not' })),
     seenCount: opt(count('head count: how many of a group were seen, when not all were')),
     words: opt(words('what was written, in the keeper’s words')),
+    courseId: opt(id()),
+    taskId: opt(taskId()),
   },
   'something is seen, or looked for',
 )
+
+const MEASURES = [
+  'patch-stage',
+  'came-off',
+  'eggs',
+  'alive',
+  'cells',
+  'diatom-share',
+  'coverage',
+  'pest-count',
+  'removed',
+  'left',
+  'edge-mm',
+  'survey',
+  'colour',
+  'head-count',
+  'visibility-cm',
+  'wet-g',
+] as const
 
 export const Count = content(
   'count',
   {
     tankId: id(),
-    what: oneOf(['dip-count', 'patch-stage', 'cells', 'coverage', 'jar', 'pest-count'] as const),
-    values: Type.Array(nonNegative(), { minItems: 1, maxItems: 100 }),
+    what: opt(
+      oneOf(
+        ['dip-count', 'patch-stage', 'cells', 'coverage', 'jar', 'pest-count'] as const,
+        'format 1: what is counted; with values',
+      ),
+    ),
+    values: opt(Type.Array(nonNegative(), { minItems: 1, maxItems: 100 })),
+    measure: opt(oneOf(MEASURES, 'what is counted or scored; with parts')),
+    parts: opt(
+      Type.Array(
+        strict({ partId: id(), value: nonNegative(), values: opt(Type.Array(nonNegative(), { maxItems: 100 })) }),
+        {
+          minItems: 1,
+          maxItems: 200,
+        },
+      ),
+    ),
     of: opt(name('what was counted')),
+    photoId: opt(id()),
     courseId: opt(id()),
+    taskId: opt(taskId()),
   },
   'a count or a score of an outbreak, the same measure each time',
+)
+
+export const Bath = content(
+  'bath',
+  {
+    tankId: id('where they live'),
+    animalIds: Type.Array(id(), { maxItems: 200 }),
+    partIds: opt(Type.Array(id(), { maxItems: 200 })),
+    ingredient: id(),
+    productId: opt(id()),
+    amount: positive(),
+    unit: oneOf(['mL', 'g', 'pack', 'drop'] as const),
+    massMg: opt(positive('of what the product’s strength is counted in')),
+    litres: positive('of the bath’s water'),
+    water: opt(oneOf(['new', 'tank'] as const)),
+    temperatureC: opt(finiteValue()),
+    pH: opt(pH()),
+    minutes: positive(),
+    stopped: opt(words('ended early, and why')),
+    courseId: opt(id()),
+    taskId: opt(taskId()),
+    overrides: overrides(),
+  },
+  'animals or corals are bathed or dipped in water of their own: no dose into the tank',
+)
+
+export const Feed = content(
+  'feed',
+  {
+    tankId: id(),
+    animalIds: opt(Type.Array(id(), { maxItems: 200 })),
+    foodG: positive('g of food'),
+    ingredient: opt(id('medicine in the food')),
+    mgPerG: opt(positive('mg of it in a gram of food')),
+    courseId: opt(id()),
+    taskId: opt(taskId()),
+  },
+  'food is given',
+)
+
+export const TopOff = content(
+  'top-off',
+  { tankId: id(), litres: positive(), salinityPsu: opt(nonNegative()) },
+  'what evaporated is filled up',
+)
+
+export const Contact = content(
+  'contact',
+  {
+    tankId: id('the water it touched'),
+    from: opt(id('the tank it came from')),
+    what: oneOf(['fish', 'water', 'tool', 'hand', 'snail', 'plug'] as const),
+  },
+  'something wet of another system touched this water',
+)
+
+export const NewWater = content(
+  'new-water',
+  {
+    litres: positive(),
+    saltG: opt(positive()),
+    salinityPsu: opt(nonNegative()),
+    readings: opt(
+      Type.Array(strict({ parameter: id(), value: finiteValue() }), {
+        maxItems: 30,
+        description: 'in the parameter’s unit',
+      }),
+    ),
+  },
+  'water is mixed for changes',
 )
 
 export const Photo = content(

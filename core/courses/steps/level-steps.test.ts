@@ -1,4 +1,4 @@
-import { amount, ofKind, one, ramped, wall, ward, window, type Ward } from './testing.ts'
+import { amount, ofKind, one, ramped, wall, ward, window, type Ward } from '../testing.ts'
 
 describe('readings', () => {
   test('chelated: every day at eight on the wall, late after three hours, gone once read', () => {
@@ -213,7 +213,7 @@ describe('the end', () => {
       observation: { tankId: 'obs', leastDays: 14, kickedBackAt: null },
     })
     expect(ofKind(it, 17, '09:00', 'read', 'redose', 'move')).toEqual([])
-    expect(wall(it, one(it, 17, '09:00', 'finish')!.notBefore)).toBe('30 18:00')
+    expect(wall(it, one(it, 17, '09:00', 'close')!.notBefore)).toBe('30 18:00')
     it.write({
       kind: 'sighting',
       ...it.at(20, '19:00'),
@@ -221,7 +221,7 @@ describe('the end', () => {
       animalIds: ['burr'],
       signs: [{ sign: 'white-grains-countable', present: true }],
     })
-    expect(wall(it, one(it, 21, '09:00', 'finish')!.notBefore)).toBe('34 19:00')
+    expect(wall(it, one(it, 21, '09:00', 'close')!.notBefore)).toBe('34 19:00')
     expect(it.plan(21, '09:00').warnings.map(({ text }) => text)).toEqual([
       'Burr: white grains, seen yesterday 19:00. Back to treatment; the observation starts at nothing.',
     ])
@@ -255,7 +255,7 @@ describe('the end', () => {
 
 test('half an hour of watching a day; a look at any of them is it', () => {
   const it = ramped()
-  expect(one(it, 1, '20:00', 'watch')).toMatchObject({ state: 'due', animalIds: ['needle', 'burr'] })
+  expect(one(it, 1, '20:00', 'look')).toMatchObject({ state: 'due', animalIds: ['needle', 'burr'] })
   it.look(1, '20:10')
-  expect(wall(it, one(it, 1, '20:15', 'watch')!.best)).toBe('2 19:00')
+  expect(wall(it, one(it, 1, '20:15', 'look')!.best)).toBe('2 19:00')
 })

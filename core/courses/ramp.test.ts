@@ -1,5 +1,6 @@
-import { copperChoices } from './copper-choices.ts'
-import { rampLevels } from './copper-ramp.ts'
+import { DEFINITIONS } from '../catalogue/courses/definitions.ts'
+import { drugsOf } from './drug-choices.ts'
+import { rampLevels } from './ramp.ts'
 import { doseById } from '../catalogue/treatments/treatments.ts'
 import { amount, one, wall, ward, window, type Ward } from './testing.ts'
 
@@ -132,21 +133,24 @@ describe('the ramp of each copper form, quarantine.md 5.5, in 60 L', () => {
 })
 
 describe('which forms may be held how long, quarantine.md 5.2', () => {
-  const allowed = copperChoices().filter((choice) => choice.allowed)
+  const choices = DEFINITIONS.flatMap(drugsOf)
+  const allowed = choices.filter((choice) => choice.allowed)
 
   test('fourteen days then move, thirty, or the gentle band, only where the dose’s row allows it', () => {
-    expect(allowed.map(({ dose, days }) => `${dose.id} ${days}`)).toEqual([
+    expect(allowed.map(({ dose, definition }) => `${dose.id} ${definition.days}`)).toEqual([
       'cu-chelated-std 14',
+      'cu-amine-std 14',
+      'cu-ion-std 14',
+      'chloroquine-std 14',
       'cu-chelated-std 30',
       'cu-chelated-gentle 30',
-      'cu-amine-std 14',
       'cu-amine-std 30',
-      'cu-ion-std 14',
+      'chloroquine-std 30',
     ])
   })
 
   test('what is not allowed says what would be', () => {
-    const refused = copperChoices().filter((choice) => !choice.allowed)
+    const refused = choices.filter((choice) => !choice.allowed)
     expect(refused.map(({ why }) => why)).toEqual([
       'Copper, chelated, gentle is held for 30 days, not 14',
       'Copper sulphate is held for 14 to 21 days, not 30',

@@ -1,7 +1,6 @@
-import { LEVEL_SLACK, levelPath, stretches, type LevelReading } from '../clock/level-path.ts'
-import { levelAfter } from '../concentration/events.ts'
-import { MS_PER_HOUR } from '../time/zone.ts'
-import type { CopperFacts, Restart } from './copper-facts.ts'
+import type { LevelReading, stretches } from '../../clock/level-path.ts'
+import { MS_PER_HOUR } from '../../time/zone.ts'
+import type { Restart } from '../record.ts'
 
 /** Longest time between readings that is proven whole, and the longest after which the count goes on: quarantine.md 7.4. */
 export const GAP_HOURS = { proven: 48, most: 96 } as const
@@ -37,7 +36,7 @@ export interface ClockGap {
 }
 
 /** The count of a course: how much of it is proven, and when it would be done. */
-export interface CourseClock {
+export interface HoldCount {
   state: 'not-started' | 'running' | 'broken' | 'lost' | 'complete'
   /** Beginning of the run that counts. */
   runFrom: number | null
@@ -53,7 +52,7 @@ export interface CourseClock {
   stretches: ClockStretch[]
   breaks: ClockBreak[]
   gaps: ClockGap[]
-  /** What made it start over, the last of it first to be told. */
+  /** What made it start over, the latest first. */
   restarts: Restart[]
   hoursAboveHigh: number
 }
@@ -66,7 +65,7 @@ interface Run {
 }
 
 /** Gaps between readings within a stretch that are longer than is proven whole. */
-function gapsIn(readings: readonly LevelReading[], from: number, to: number): ClockGap[] {
+function gapsIn(readings: HoldInput['proofs'], from: number, to: number): ClockGap[] {
   return readings.flatMap(({ ms }, i) => {
     const next = readings[i + 1]
     const hours = next ? (next.ms - ms) / MS_PER_HOUR : 0
@@ -88,7 +87,7 @@ function runsIn(
   from: number,
   to: number,
   restarts: readonly number[],
-  readings: readonly LevelReading[],
+  readings: HoldInput['proofs'],
 ): { runs: Run[]; lost: { from: number; to: number }[] } {
   const gaps = gapsIn(readings, from, to)
   const lost = gaps.filter(({ effect }) => effect === 'restart')
@@ -125,25 +124,32 @@ function reachedAt(run: Run, requiredMs: number): number | null {
   return at
 }
 
+/** What a hold is counted from: when it held or broke, and what proves it. */
+export interface HoldInput {
+  startedAt: number
+  endedAt: number | null
+  now: number
+  requiredHours: number
+  /** Stretches in which it held (`below` false) or did not, in order and without gaps. */
+  cut: readonly ReturnType<typeof stretches>[number][]
+  /** Instants that prove it: readings; for what has no test, the present alone. */
+  proofs: readonly Pick<LevelReading, 'ms' | 'mgPerL'>[]
+  restarts: readonly Restart[]
+  /** Breaks since the last proof that no reading has shown yet. */
+  reckoned: readonly ClockBreak[]
+  hoursAboveHigh: number
+}
+
 /**
- * The count of a copper course by `clock.therapeutic`'s path, with the events of quarantine.md 7.4: a level under the range,
- * carbon left in, a new fish or a cross-contamination start it over; of a gap between readings the part beyond 48 h is not
- * counted and added at the end, and one over 96 h starts it over.
+ * The count of anything that has to hold for some time, with the events of quarantine.md 7.4: what breaks it, carbon left in, a
+ * new fish or a contact start it over; of a gap between two proofs the part beyond 48 h is not counted and added at the end, and
+ * one over 96 h starts it over.
  */
-export function courseClock({ course, volumeL, readings, events, restarts, now }: CopperFacts): CourseClock {
-  const { low, high } = course.dose
-  const requiredHours = course.requiredDays * 24
+export function countHold(input: HoldInput): HoldCount {
+  const { now, requiredHours, cut, restarts, reckoned, hoursAboveHigh } = input
+  const readings = input.proofs
   const requiredMs = requiredHours * MS_PER_HOUR
   const restartTimes = restarts.map(({ at }) => at)
-  const pieces =
-    volumeL === null
-      ? []
-      : levelPath(
-          readings,
-          events.map(({ event }) => event),
-          volumeL,
-        )
-  const cut = volumeL === null ? [] : stretches(readings, pieces, low)
   const inRange = cut.filter(({ below }) => !below)
   const split = inRange.map(({ from, to }) => runsIn(from, to, restartTimes, readings))
   const runs = split.flatMap(({ runs: parts }) => parts)
@@ -152,7 +158,6 @@ export function courseClock({ course, volumeL, readings, events, restarts, now }
   const lastStretch = cut.at(-1)
   const sinceLast = lastReading ? (now - lastReading.ms) / MS_PER_HOUR : 0
 
-  const reckoned = volumeL === null ? [] : reckonedBreaks({ readings, events, volumeL, now, low })
   const lastReckoned = reckoned.at(-1)
   const completed = runs.find((run) => reachedAt(run, requiredMs) !== null)
   const later = restarts.findLast(({ at }) => lastReading !== undefined && at >= lastReading.ms)
@@ -185,7 +190,7 @@ export function courseClock({ course, volumeL, readings, events, restarts, now }
       : null
 
   const gaps = gapsIn(readings, readings[0]?.ms ?? 0, now)
-  if (lastReading && sinceLast > GAP_HOURS.proven && !course.ended)
+  if (lastReading && sinceLast > GAP_HOURS.proven && input.endedAt === null)
     gaps.push({
       from: lastReading.ms,
       to: now,
@@ -203,8 +208,8 @@ export function courseClock({ course, volumeL, readings, events, restarts, now }
     provenUntil: counts?.to ?? null,
     completesAt,
     stretches: strip({
-      start: course.startedAt,
-      end: course.ended?.at ?? null,
+      start: input.startedAt,
+      end: input.endedAt,
       now,
       cut,
       runs,
@@ -226,54 +231,15 @@ export function courseClock({ course, volumeL, readings, events, restarts, now }
     ],
     gaps,
     restarts: [...restarts].reverse(),
-    hoursAboveHigh:
-      pieces.reduce((sum, { from, to, a, b }) => sum + shareAbove(a, b, high) * (to - from), 0) / MS_PER_HOUR,
+    hoursAboveHigh,
   }
-}
-
-/**
- * Times since the last reading at which the level was, or is, under the range by reckoning: the reading held, with what was
- * changed and dosed after it. Empty while the last reading itself is under the range.
- */
-function reckonedBreaks({
-  readings,
-  events,
-  volumeL,
-  now,
-  low,
-}: Pick<CopperFacts, 'readings' | 'events' | 'now'> & { volumeL: number; low: number }): ClockBreak[] {
-  const last = readings.at(-1)
-  const floor = low - LEVEL_SLACK
-  if (!last || last.mgPerL < floor) return []
-  const breaks: ClockBreak[] = []
-  let level = last.mgPerL
-  // An event at the instant of the reading follows it; those of one instant are one jump.
-  const since = events.filter(({ at }) => at >= last.ms && at <= now)
-  since.forEach(({ event, at }, i) => {
-    level = levelAfter(level, event, volumeL)
-    if (since[i + 1]?.at === at) return
-    const open = breaks.at(-1)
-    if (level < floor) {
-      if (open && open.to === null) open.lowestMgPerL = Math.min(open.lowestMgPerL, level)
-      else breaks.push({ from: at, to: null, lowestMgPerL: level, isReckoned: true })
-    } else if (open && open.to === null) open.to = at
-  })
-  return breaks
-}
-
-/** Share of a straight piece that lies over a level. */
-function shareAbove(a: number, b: number, level: number): number {
-  const ceiling = level + LEVEL_SLACK
-  if (a <= ceiling && b <= ceiling) return 0
-  if (a > ceiling && b > ceiling) return 1
-  return (Math.max(a, b) - level) / Math.abs(b - a)
 }
 
 interface StripInput {
   start: number
   end: number | null
   now: number
-  cut: ReturnType<typeof stretches>
+  cut: HoldInput['cut']
   runs: readonly Run[]
   lost: readonly { from: number; to: number }[]
   counts: Run | undefined

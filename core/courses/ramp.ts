@@ -1,13 +1,13 @@
 import { rampOf } from '../catalogue/treatments/treatments.ts'
 import { levelAfter } from '../concentration/events.ts'
-import type { Course } from './course.ts'
-import type { CopperFacts, KnownLevel } from './copper-facts.ts'
+import type { DrugCourse } from './course.ts'
+import type { DrugRecord, KnownLevel } from './record.ts'
 
 /** A level counts as reached a little under it: kits and syringes are not better. */
 const REACHED = 0.95
 
 /** The levels of a course's ramp up to its target, quarantine.md 5.5; straight to the dose where that was chosen. */
-export function rampLevels({ dose, direct }: Pick<Course, 'dose' | 'direct'>): number[] {
+export function rampLevels({ dose, direct }: Pick<DrugCourse, 'dose' | 'direct'>): number[] {
   const ramp = rampOf(dose.agent)
   const to = ramp.emergency.to
   const levels = direct && to !== null ? [to] : (ramp.levels ?? [])
@@ -16,7 +16,7 @@ export function rampLevels({ dose, direct }: Pick<Course, 'dose' | 'direct'>): n
 }
 
 /** The highest level there has been in the course, by reading or by dose. */
-function highestLevel({ readings, events, volumeL }: CopperFacts): number {
+function highestLevel({ readings, events, volumeL }: DrugRecord): number {
   if (volumeL === null) return 0
   let highest = 0
   let level = 0
@@ -51,7 +51,7 @@ export function presentTarget({ levels, next }: RampState, target: number, known
 }
 
 /** The step that is next: the first level that the water is not yet at. Once the target has been reached the ramp is over. */
-export function rampState(facts: CopperFacts, known: KnownLevel | null): RampState {
+export function rampState(facts: DrugRecord, known: KnownLevel | null): RampState {
   const levels = rampLevels(facts.course)
   if (!known || highestLevel(facts) >= REACHED * facts.course.dose.target) return { levels, next: known ? null : 0 }
   const next = levels.findIndex((level) => known.mgPerL < REACHED * level)

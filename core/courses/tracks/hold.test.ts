@@ -1,4 +1,4 @@
-import { ramped, wall, ward, type Ward } from './testing.ts'
+import { ramped, wall, ward, type Ward } from '../testing.ts'
 
 const HOUR = 3_600_000
 /** In range from the afternoon of day 2, read at eight every morning. */
@@ -246,7 +246,7 @@ describe('the night the clocks change', () => {
     expect(it.ms(3, '08:00') - it.ms(2, '08:00')).toBe(25 * HOUR)
     expect(
       tasks
-        .filter(({ kind }) => kind === 'read')
+        .filter(({ step }) => step === 'read')
         .slice(0, 2)
         .map(({ best }) => wall(it, best)),
     ).toEqual(['5 08:00', '6 08:00'])

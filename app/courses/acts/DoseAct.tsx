@@ -1,0 +1,55 @@
+import { ingredientById } from '../../../core/catalogue/ingredient.ts'
+import { doseContent } from '../../../core/courses/task-contents.ts'
+import { figures } from '../../../core/words/numbers.ts'
+import { thisInstant, useNow } from '../../frame/now.tsx'
+import { useKeeping, UnkeptNote } from '../../journal/keeping.tsx'
+import { Bar, Line, Small } from '../../look/text.ts'
+import { Button, ButtonLink, PlainButton, PrimaryButton } from '../../look/buttons.ts'
+import { DoubtList, useDoubts } from '../../safety/Doubts.tsx'
+import type { ActProps } from './TaskAct.tsx'
+
+/** A dose: its caution first, then the button with the amount; what must never meet it stops it. */
+export function DoseAct({ plan, task, next, onForm }: ActProps) {
+  const now = useNow()
+  const { keep, busy, unkept } = useKeeping()
+  const { course } = plan
+  const agent = course.dose?.agent ?? course.definition.products[0]?.ingredient ?? ''
+  const ingredient = ingredientById(agent)
+  const content = doseContent(task, course, now)
+  const doubts = useDoubts(content ? [content] : [])
+  const Do = next ? PrimaryButton : Button
+  const log = () => {
+    const kept = doseContent(task, course, thisInstant())
+    return kept && keep(doubts.answered([kept]))
+  }
+  return (
+    <>
+      <Bar $tone="soon">
+        {task.caution ?? ingredient?.caution} Follow the label
+        {course.dose ? '; ask a licensed aquatic veterinarian for weak or scaleless fish' : ''}.
+      </Bar>
+      <DoubtList doubts={doubts} />
+      {task.dose?.belowMeasurable ? (
+        <Small>
+          {figures(task.dose.massMg)} mg is less than the product’s own measure can tell: make up a thinner stock, or a
+          finer syringe.
+        </Small>
+      ) : content === null ? (
+        <div>
+          <ButtonLink href="/shelf">Choose a product on the shelf</ButtonLink>
+        </div>
+      ) : (
+        <Line>
+          <Do
+            onPress={() => void log()}
+            isDisabled={busy || !doubts.isClear || task.state === 'ahead' || task.waitsFor !== undefined}
+          >
+            Log {figures(content.amount, 4)} {content.unit}
+          </Do>
+          <PlainButton onPress={() => onForm('dose')}>{task.session ? 'less was used' : 'other amount'}</PlainButton>
+        </Line>
+      )}
+      {unkept && <UnkeptNote unkept={unkept} />}
+    </>
+  )
+}

@@ -1,0 +1,212 @@
+import type { ReactNode } from 'react'
+import type { Act } from '../../../core/catalogue/courses/definitions.ts'
+import { TRANSFER_RULES } from '../../../core/catalogue/treatments/transfer-rules.data.ts'
+import { taskContents } from '../../../core/courses/task-contents.ts'
+import type { CoursePlan } from '../../../core/courses/plan.ts'
+import type { CourseTask } from '../../../core/courses/tasks.ts'
+import { wordContent } from '../../../core/schedule/task.ts'
+import { tankById } from '../../../core/household/tanks.ts'
+import { timeOf } from '../../../core/time/words.ts'
+import { measureText } from '../../../core/words/measure.ts'
+import { thisInstant, useNow } from '../../frame/now.tsx'
+import { useKeeping, UnkeptNote } from '../../journal/keeping.tsx'
+import { useHousehold } from '../../journal/provider.tsx'
+import { Button, PlainButton, PrimaryButton } from '../../look/buttons.ts'
+import { Bar, Line, Small } from '../../look/text.ts'
+import { DoubtList, useDoubts } from '../../safety/Doubts.tsx'
+import { ReadInPlace } from '../ReadInPlace.tsx'
+import { BathAct } from './BathAct.tsx'
+import { CountAct } from './CountAct.tsx'
+import { DoseAct } from './DoseAct.tsx'
+
+/** Forms of the ledger that a card may open. */
+export type FormName = 'dose' | 'sighting' | 'water-change' | 'reading' | 'move'
+
+export interface ActProps {
+  plan: CoursePlan
+  task: CourseTask
+  /** Whether it is the one to do next: its button stands out. */
+  next: boolean
+  onForm: (form: FormName) => void
+}
+
+/** The doing of each act. A test asks for one an act. */
+export const ACTS: Record<Act, (props: ActProps) => ReactNode> = {
+  dose: DoseAct,
+  bath: BathAct,
+  feed: TickAct,
+  change: ChangeAct,
+  read: ReadAct,
+  count: CountAct,
+  look: LookAct,
+  move: MoveAct,
+  switch: SwitchAct,
+  bench: TickAct,
+  tick: TickAct,
+  mark: TickAct,
+  close: CloseAct,
+}
+
+/** The doing of a task: its caution first, then its button. */
+export function TaskAct(props: ActProps) {
+  const Doing = ACTS[props.task.act]
+  return <Doing {...props} />
+}
+
+/** Keeps what a task's own button stands for. */
+function useDoing({ plan, task }: ActProps) {
+  const { journal } = useHousehold()
+  const { keep, busy, unkept } = useKeeping()
+  const contents = (at: number, withWord: boolean) => [
+    ...taskContents(journal, task, plan.course, at),
+    ...(withWord ? [wordContent(task, 'done', at)] : []),
+  ]
+  const doIt = (withWord = false) => keep(contents(thisInstant(), withWord))
+  return { doIt, contents, keep, busy, note: unkept && <UnkeptNote unkept={unkept} /> }
+}
+
+function ReadAct({ plan, task, next, onForm }: ActProps) {
+  const { journal } = useHousehold()
+  const tank = tankById(journal, task.tankId)
+  const { dose } = plan.course
+  if (task.step === 'read' && dose && tank) return <ReadInPlace tank={tank} dose={dose} primary={next} />
+  const Do = next ? PrimaryButton : Button
+  return (
+    <Line>
+      <Do onPress={() => onForm('reading')}>Log what was tested</Do>
+    </Line>
+  )
+}
+
+function ChangeAct(props: ActProps) {
+  const { settings } = useHousehold()
+  const { doIt, busy, note } = useDoing(props)
+  const { task, next, onForm } = props
+  const Do = next ? PrimaryButton : Button
+  if (!task.change)
+    return (
+      <Line>
+        <Do onPress={() => onForm('water-change')}>Log the change</Do>
+      </Line>
+    )
+  return (
+    <>
+      <Bar $tone="soon">Water matched in temperature and salinity, in slowly; extra air.</Bar>
+      <Line>
+        <Do onPress={() => void doIt()} isDisabled={busy || task.state === 'ahead'}>
+          Log the {measureText(task.change.litres, 'L', settings.units, 3)} change
+        </Do>
+        <PlainButton onPress={() => onForm('water-change')}>another amount</PlainButton>
+      </Line>
+      {note}
+    </>
+  )
+}
+
+function LookAct(props: ActProps) {
+  const { doIt, busy, note } = useDoing(props)
+  const Do = props.next ? PrimaryButton : Button
+  return (
+    <>
+      <Line>
+        <Do onPress={() => void doIt()} isDisabled={busy}>
+          Nothing seen, all ate
+        </Do>
+        <PlainButton onPress={() => props.onForm('sighting')}>something seen</PlainButton>
+      </Line>
+      {note}
+    </>
+  )
+}
+
+function MoveAct(props: ActProps) {
+  const { journal } = useHousehold()
+  const now = useNow()
+  const { contents, keep, busy, note } = useDoing(props)
+  const { task } = props
+  const isWaiting = task.waitsFor !== undefined || task.state === 'ahead'
+  const doubts = useDoubts(isWaiting || task.toTankId === undefined ? [] : contents(now, false))
+  const Do = props.next ? PrimaryButton : Button
+  const to = task.toTankId === undefined ? null : tankById(journal, task.toTankId)
+  const title = to && !task.title.endsWith(to.name) ? `${task.title} to ${to.name}` : task.title
+  return (
+    <>
+      <Bar $tone="soon">{task.caution ?? `${TRANSFER_RULES.find(({ id }) => id === 'tr-1')!.rule}.`}</Bar>
+      <DoubtList doubts={doubts} />
+      {task.toTankId === undefined ? (
+        <Small>No tank to move to is set: choose one on the course’s page.</Small>
+      ) : (
+        <Do
+          onPress={() => void keep(doubts.answered(contents(thisInstant(), false)))}
+          isDisabled={busy || isWaiting || !doubts.isClear}
+        >
+          {to ? title : `${task.title} to a tank not on record`}
+        </Do>
+      )}
+      {note}
+    </>
+  )
+}
+
+function SwitchAct(props: ActProps) {
+  const { doIt, busy, note } = useDoing(props)
+  const Do = props.next ? PrimaryButton : Button
+  return (
+    <>
+      <Bar $tone="soon">
+        Used carbon and medicated water are household waste where local law says so; never into nature.
+      </Bar>
+      <Do onPress={() => void doIt()} isDisabled={busy || props.task.state === 'ahead'}>
+        Carbon is in
+      </Do>
+      {note}
+    </>
+  )
+}
+
+function TickAct(props: ActProps) {
+  const { doIt, busy, note } = useDoing(props)
+  const { task, onForm } = props
+  const Do = props.next ? PrimaryButton : Button
+  if (task.step === 'join')
+    return (
+      <>
+        <Line>
+          <Do onPress={() => void doIt()} isDisabled={busy}>
+            It joins
+          </Do>
+          <PlainButton onPress={() => onForm('move')}>it goes to other water</PlainButton>
+        </Line>
+        {note}
+      </>
+    )
+  return (
+    <>
+      {task.caution && <Bar $tone="soon">{task.caution}</Bar>}
+      <Line>
+        <Do onPress={() => void doIt()} isDisabled={busy || task.state === 'ahead'}>
+          {task.step === 'sterilise' ? 'Bleached, rinsed, drying' : 'Done'}
+        </Do>
+      </Line>
+      {note}
+    </>
+  )
+}
+
+function CloseAct(props: ActProps) {
+  const { settings } = useHousehold()
+  const now = useNow()
+  const { doIt, busy, note } = useDoing(props)
+  const { task } = props
+  const Do = props.next ? PrimaryButton : Button
+  const isPlan = props.plan.course.definition.kind === 'plan'
+  return (
+    <>
+      <Do onPress={() => void doIt(true)} isDisabled={busy || now < task.notBefore}>
+        {isPlan ? 'Finish the plan' : 'Finish the course'}
+      </Do>
+      {now < task.notBefore && <Small>from {timeOf(task.notBefore, settings.clock)} on that day</Small>}
+      {note}
+    </>
+  )
+}

@@ -1,0 +1,369 @@
+import { signById } from '../../catalogue/sign.ts'
+import type { Condition, Op, Quantity, Rule } from '../../catalogue/courses/definitions.ts'
+import { animalById, animalLabel } from '../../household/animals.ts'
+import type { Settings } from '../../household/settings.ts'
+import { equipmentAt } from '../../household/tanks.ts'
+import type { Journal } from '../../journal/journal.ts'
+import { isAmmoniaLow } from '../../ammonia/basis.ts'
+import { readingsOf } from '../../readings/latest.ts'
+import { wordOn } from '../../schedule/task.ts'
+import { readingResult } from '../../words/quantities.ts'
+import { MS_PER_DAY, MS_PER_HOUR } from '../../time/zone.ts'
+import { dayBeside, momentBeside, spanText } from '../../time/words.ts'
+import type { CourseRecord, DrugRecord, KnownLevel, Restart } from '../record.ts'
+import type { HoldCount } from '../tracks/hold.ts'
+import { isTested } from '../tracks/level.ts'
+import type { RoundsState } from '../tracks/rounds.ts'
+import { lastScores, type SeriesState } from '../tracks/series.ts'
+import { nextTankId, setState } from '../tracks/sets.ts'
+import { sessionDays } from '../tracks/sessions.ts'
+import type { Watched } from '../watched.ts'
+
+/** A rule of a course and how it stands. `ask`: only the keeper can say. */
+export interface RuleState {
+  id: string
+  rule: string
+  role: Rule['role']
+  state: 'holds' | 'not-yet' | 'broken' | 'ask'
+  says: string
+  /** The keeper's own word makes it hold. */
+  canBeSaid?: true
+  /** What it is now and where its limit lies, where it compares numbers. */
+  is?: number
+  limit?: number
+  /** What follows once it holds: of stop and escalate. */
+  then?: string
+}
+
+/** A rule as its judge finds it, before its row's own words. */
+type Judged = Omit<RuleState, 'id' | 'rule' | 'role' | 'then'>
+
+/** Readings in range this far apart are needed before the hold: quarantine.md 7.2 (EA). */
+const GATE_HOURS = 12
+/** Of the days that a "no signs" rests on, the share on which somebody has to have looked (EA); counted over the last fourteen. */
+const LOOKED_SHARE = 0.5
+const LOOKED_DAYS = 14
+/** How long a sign stays in the way after it was last seen, and how fresh a look has to be at the move (EA). */
+const SIGN_HOURS = 48
+const LOOK_HOURS = 24
+/** An unexplained death stands in the way of "no signs" as long as it extends the watch: quarantine.md 7.4, 14 d. */
+const DAYS_AFTER_DEATH = 14
+/** A change this recent, not put back, lowers the level before a move. */
+const LOWERED_HOURS = 24
+
+/** What rules are judged by. */
+export interface RuleInput {
+  journal: Journal
+  settings: Settings
+  facts: CourseRecord
+  /** Of a course whose drug is held; null for others. */
+  drug: { facts: DrugRecord; known: KnownLevel | null; clock: HoldCount } | null
+  rounds: RoundsState | null
+  series: SeriesState | null
+  seen: Watched
+}
+
+/** Two readings in range at least twelve hours apart. */
+function twoInRange({ drug, settings }: RuleInput): Judged {
+  if (!drug) return { state: 'ask', says: 'no level is held' }
+  const { facts } = drug
+  if (!isTested(facts))
+    return drug.clock.runFrom === null
+      ? { state: 'not-yet', says: 'the full dose is not in yet' }
+      : { state: 'holds', says: 'by what was dosed: no test exists' }
+  const { low, high } = facts.course.dose
+  const inRange = facts.readings.filter(({ mgPerL }) => mgPerL >= low && mgPerL <= high)
+  const first = inRange[0]
+  const second = first && inRange.find(({ ms }) => ms - first.ms >= GATE_HOURS * MS_PER_HOUR)
+  if (second)
+    return {
+      state: 'holds',
+      says: `since ${dayBeside(settings.clock.dayOf(second.ms), settings.clock.dayOf(facts.now))}`,
+    }
+  return { state: 'not-yet', says: first ? 'one so far' : 'none yet' }
+}
+
+function ammoniaLow({ journal, facts, settings }: RuleInput): Judged {
+  const last = readingsOf(journal, facts.course.tankId, 'tan').findLast(({ at }) => at <= facts.now)
+  if (!last || last.at < facts.course.startedAt - MS_PER_DAY) return { state: 'not-yet', says: 'not tested' }
+  const when = dayBeside(settings.clock.dayOf(last.at), settings.clock.dayOf(facts.now))
+  const isLow = isAmmoniaLow(last.content)
+  const said = `${readingResult(last.content, settings.units).value}${last.content.basis ? ` as ${last.content.basis}` : ''} ${when}`
+  return { state: isLow === null ? 'ask' : isLow ? 'holds' : 'broken', says: said }
+}
+
+/** tr-5, and the same for the end of thirty days: nothing seen, and somebody has looked. */
+function noSigns(input: RuleInput): Judged {
+  const { journal, facts, settings, seen } = input
+  const { now, course } = facts
+  const last = seen.signs.at(-1)
+  if (last && now - last.at < SIGN_HOURS * MS_PER_HOUR) {
+    const animal = animalById(journal, last.animalId)
+    return {
+      state: 'broken',
+      says: `${animal ? animalLabel(animal) : ''} ${signById(last.sign)?.label ?? last.sign}, ${momentBeside(last.at, now, settings.clock)}`,
+    }
+  }
+  const death = seen.unexplainedDeaths.at(-1)
+  if (death && now - death.at < DAYS_AFTER_DEATH * MS_PER_DAY) {
+    const said = saidBy(input, 'tr-5', death.at)
+    const since = seen.looks.filter((at) => at > death.at).length
+    const day = dayBeside(settings.clock.dayOf(death.at), settings.clock.dayOf(now))
+    if (said.state !== 'holds')
+      return {
+        state: 'ask',
+        says: `a death ${day} has no cause; none in ${since} ${since === 1 ? 'look' : 'looks'} since`,
+        canBeSaid: true,
+      }
+  }
+  const since = last ? last.at : course.startedAt
+  const days = Math.floor((now - since) / MS_PER_DAY)
+  const looks = seen.looks.filter((at) => at >= since)
+  const rests = `in ${looks.length} ${looks.length === 1 ? 'look' : 'looks'} over ${days} ${days === 1 ? 'day' : 'days'}`
+  const lastLook = seen.looks.at(-1)
+  if (lastLook === undefined || now - lastLook > LOOK_HOURS * MS_PER_HOUR)
+    return { state: 'ask', says: looks.length === 0 ? 'look first' : `none ${rests}: look first` }
+  const recent = Math.min(LOOKED_DAYS, days)
+  const lookedDays = new Set(
+    looks.filter((at) => now - at <= recent * MS_PER_DAY).map((at) => settings.clock.dayOf(at)),
+  ).size
+  if (lookedDays >= LOOKED_SHARE * recent) return { state: 'holds', says: `none ${rests}` }
+  // Who looked and did not write it down may say so.
+  return saidBy(input, 'tr-5', since).state === 'holds'
+    ? { state: 'holds', says: `none ${rests}; looked at besides, as said` }
+    : { state: 'ask', says: `none ${rests}: too few to rest on`, canBeSaid: true }
+}
+
+/** tr-2: nothing has lowered the level on the way to the move. */
+function levelKept({ journal, drug }: RuleInput): Judged {
+  if (!drug) return { state: 'holds', says: 'no level is held' }
+  const { facts, known } = drug
+  const carbon = equipmentAt(journal, facts.course.tankId, facts.now).find(
+    ({ item, running }) => (item === 'carbon' || item === 'resin') && running,
+  )
+  if (carbon) return { state: 'broken', says: `${carbon.item} is running` }
+  const lowered =
+    known?.since.some(
+      ({ event, at }) => event.kind === 'water-change' && facts.now - at < LOWERED_HOURS * MS_PER_HOUR,
+    ) && known.mgPerL < facts.course.dose.low
+  return lowered ? { state: 'broken', says: 'redose after the change first' } : { state: 'holds', says: 'held' }
+}
+
+/**
+ * Where a keeper's own word on a rule is kept: by the run it is of, counted, so that a correction which shifts the run's
+ * beginning loses no word.
+ */
+export const ruleWordId = (courseId: string, rule: string, run: number): string => `${courseId}/rule/${rule}/${run}`
+
+/** Which run of its lead count a keeper's word is of. */
+const runOf = ({ drug, rounds }: RuleInput): number => drug?.clock.run ?? rounds?.restarts.length ?? 0
+
+/**
+ * A rule that only the keeper can answer, by a word in the journal.
+ * @param after ms; an earlier word says nothing of what has happened since
+ */
+function saidBy(input: RuleInput, id: string, after = 0): Judged {
+  const { journal, facts, drug } = input
+  const word =
+    wordOn(journal, ruleWordId(facts.course.id, id, runOf(input))) ??
+    // Words of earlier versions were kept by the run's beginning.
+    (drug ? wordOn(journal, ruleWordId(facts.course.id, id, drug.clock.runFrom ?? 0)) : null)
+  if (word && word.at >= after) {
+    if (word.state === 'done') return { state: 'holds', says: 'said so' }
+    if (word.state === 'skipped') return { state: 'not-yet', says: 'said not', canBeSaid: true }
+  }
+  return { state: 'ask', says: 'yours to say', canBeSaid: true }
+}
+
+function trackFull({ drug, rounds }: RuleInput, track: string): Judged {
+  if (rounds)
+    return { state: rounds.state === 'full' ? 'holds' : rounds.state === 'broken' ? 'broken' : 'not-yet', says: track }
+  if (!drug) return { state: 'not-yet', says: track }
+  const { clock } = drug
+  if (clock.state === 'complete') return { state: 'holds', says: isTested(drug.facts) ? 'proven' : 'logged' }
+  return {
+    state: clock.state === 'broken' || clock.state === 'lost' ? 'broken' : 'not-yet',
+    says: spanText(clock.provenHours),
+  }
+}
+
+function lateMove({ rounds }: RuleInput): Judged {
+  if (!rounds) return { state: 'not-yet', says: '' }
+  const limit = rounds.track.rule.maxIntervalHours
+  const past = rounds.restarts.findLast(({ why }) => why === 'late-move')
+  const is =
+    rounds.overdueHours === null
+      ? past?.hoursOff === undefined
+        ? undefined
+        : limit + past.hoursOff
+      : limit + rounds.overdueHours
+  const over = is === undefined ? null : is - limit
+  return {
+    state: over === null ? 'not-yet' : 'holds',
+    says: over === null ? 'every move in time' : `${spanText(over)} over ${limit} h`,
+    ...(is !== undefined && { is }),
+    limit,
+  }
+}
+
+function bathEvent({ rounds }: RuleInput, why: 'bath-spacing' | 'bath-without-move'): Judged {
+  const baths = rounds?.baths
+  if (!baths) return { state: 'not-yet', says: '' }
+  const last = baths.restarts.findLast((one) => one.why === why)
+  const isOverdue = why === 'bath-spacing' && baths.state === 'broken'
+  const [, apart] = baths.track.apartHours
+  return {
+    state: last || isOverdue ? 'holds' : 'not-yet',
+    says: isOverdue
+      ? 'the second bath is overdue: the pair is done again'
+      : last
+        ? last.hoursOff === undefined
+          ? 'it does not count'
+          : `${spanText(Math.abs(last.hoursOff))} ${last.hoursOff > 0 ? 'late' : 'early'}: the pair is done again`
+        : 'as it should be',
+    ...(why === 'bath-spacing' && { limit: apart, ...(last?.hoursOff !== undefined && { is: apart + last.hoursOff }) }),
+  }
+}
+
+/** Whether the set that the fish go to next has been made sterile since they left it, and has stood long enough. */
+function setsDry({ facts, rounds, settings }: RuleInput): Judged {
+  const next = rounds && nextTankId(facts, rounds)
+  if (!rounds || next === null) return { state: 'ask', says: 'which tank is the second set?' }
+  const state = setState(facts, next)
+  if (state.readyAt !== null)
+    return state.readyAt <= facts.now
+      ? { state: 'holds', says: 'ready' }
+      : { state: 'broken', says: `wet until ${momentBeside(state.readyAt, facts.now, settings.clock)}` }
+  return state.usedAt === null
+    ? { state: 'ask', says: 'not used yet: new and clean?' }
+    : { state: 'not-yet', says: 'not logged as sterile since they left it' }
+}
+
+function happened({ facts }: RuleInput, event: Restart['event']): Judged {
+  const last = facts.restarts.findLast((one) => one.event === event)
+  return { state: last ? 'holds' : 'not-yet', says: last ? 'the count starts over' : 'none' }
+}
+
+function deathJudged({ facts, seen }: RuleInput, days: number): Judged {
+  const death = seen.unexplainedDeaths.at(-1)
+  return death && facts.now - death.at < days * MS_PER_DAY
+    ? { state: 'holds', says: 'fourteen days more of watching' }
+    : { state: 'not-yet', says: 'none' }
+}
+
+function quantity(input: RuleInput, asked: Quantity): number | null {
+  if (typeof asked === 'number') return asked
+  if ('parameter' in asked) {
+    const last = readingsOf(input.journal, input.facts.course.tankId, asked.parameter).findLast(
+      ({ at }) => at <= input.facts.now,
+    )
+    return last && last.at >= input.facts.course.startedAt - MS_PER_DAY && last.content.result.kind === 'value'
+      ? last.content.result.value
+      : null
+  }
+  if ('rounds' in asked) return sessionDays(input.facts, input.settings.clock)
+  const scores = input.series ? lastScores(input.series, asked.arm) : []
+  if (scores.length === 0) return null
+  if (asked.of === 'least') return Math.min(...scores)
+  if (asked.of === 'most') return Math.max(...scores)
+  const sorted = [...scores].sort((a, b) => a - b)
+  return (sorted[Math.floor((sorted.length - 1) / 2)]! + sorted[Math.ceil((sorted.length - 1) / 2)]!) / 2
+}
+
+const COMPARE: Record<Op, (left: number, right: number) => boolean> = {
+  '<': (left, right) => left < right,
+  '<=': (left, right) => left <= right,
+  '>': (left, right) => left > right,
+  '>=': (left, right) => left >= right,
+}
+
+/** Of several: all hold only if each does, any if one does; what is not known is asked about. */
+function together(judged: readonly Judged[], kind: 'all' | 'any'): Judged {
+  const decides = kind === 'all' ? (one: Judged) => one.state !== 'holds' : (one: Judged) => one.state === 'holds'
+  const found = judged.find((one) => decides(one) && one.state !== 'ask') ?? judged.find(decides)
+  if (found) return found
+  return kind === 'all'
+    ? { ...judged[0]!, state: 'holds' }
+    : (judged.find(({ state }) => state === 'ask') ?? judged[0]!)
+}
+
+/** How a condition stands by what the journal says. */
+function judge(input: RuleInput, condition: Condition, id: string): Judged {
+  if ('all' in condition)
+    return together(
+      condition.all.map((one) => judge(input, one, id)),
+      'all',
+    )
+  if ('any' in condition) {
+    const judged = condition.any.map((one) => judge(input, one, id))
+    return together(judged, 'any')
+  }
+  if ('left' in condition) {
+    const [is, limit] = [quantity(input, condition.left), quantity(input, condition.right)]
+    if (is === null || limit === null) return { state: 'not-yet', says: 'not measured yet' }
+    return {
+      state: COMPARE[condition.op](is, limit) ? 'holds' : 'not-yet',
+      says: `${is} of ${limit}`,
+      is,
+      limit,
+    }
+  }
+  if ('track' in condition) return trackFull(input, condition.track)
+  if ('sign' in condition) return signSeen(input, condition)
+  if ('unexplainedDeath' in condition) return deathJudged(input, condition.unexplainedDeath.withinDays)
+  if ('asks' in condition) return saidBy(input, id)
+  switch (condition.judged) {
+    case 'two-in-range':
+      return twoInRange(input)
+    case 'ammonia-low':
+      return ammoniaLow(input)
+    case 'no-signs':
+      return noSigns(input)
+    case 'level-kept':
+      return levelKept(input)
+    case 'late-move':
+      return lateMove(input)
+    case 'bath-spacing':
+    case 'bath-without-move':
+      return bathEvent(input, condition.judged)
+    case 'sets-dry':
+      return setsDry(input)
+    case 'new-fish':
+      return happened(input, 'new-fish-added')
+    case 'cross-contact':
+      return happened(input, 'cross-contamination')
+  }
+}
+
+/** A sign on any animal of the tank, seen lately. */
+function signSeen(
+  { journal, facts, settings }: RuleInput,
+  { sign, withinHours }: { sign: readonly string[]; withinHours: number },
+): Judged {
+  const seen = journal
+    .ofKind('sighting')
+    .findLast(
+      ({ content, at }) =>
+        content.tankId === facts.course.tankId &&
+        at <= facts.now &&
+        facts.now - at <= withinHours * MS_PER_HOUR &&
+        content.signs.some((one) => one.present && sign.includes(one.sign)),
+    )
+  return seen
+    ? { state: 'holds', says: momentBeside(seen.at, facts.now, settings.clock) }
+    : { state: 'not-yet', says: 'not seen' }
+}
+
+const DAYS_WORDS: Record<string, (input: RuleInput) => string> = {
+  held: ({ facts }) => `in range ${facts.course.requiredDays} days on end`,
+}
+
+/** Every rule of a course and how it stands, in the order of its definition. */
+export const rulesOf = (input: RuleInput): RuleState[] =>
+  input.facts.course.definition.rules.map(({ id, role, when, says, then }) => ({
+    id,
+    role,
+    rule: DAYS_WORDS[id]?.(input) ?? says,
+    ...judge(input, when, id),
+    ...(then !== undefined && { then }),
+  }))

@@ -1,0 +1,92 @@
+import { animalGroupById } from '../../catalogue/animal-group.ts'
+import type { Step } from '../../catalogue/courses/definitions.ts'
+import { animalLabel, residentsBetween } from '../../household/animals.ts'
+import { readingsOf } from '../../readings/latest.ts'
+import { dayText, MS_PER_DAY, MS_PER_HOUR, type Day } from '../../time/zone.ts'
+import { base, dayNumber, type Draft, type TaskInput } from './step-input.ts'
+
+/** What is daily is late so long after its time. */
+const READING_LATE_MS = 3 * MS_PER_HOUR
+const WATCH = { from: 6 * 60, best: 19 * 60, until: 23 * 60 + 59 }
+
+/** Days after the start on which ammonia is tested daily, both ways: quarantine.md 1. */
+const AMMONIA_DAYS = 14
+
+/** Total ammonia by kit and free ammonia by a badge, daily for the first fourteen days: quarantine.md 1 and 8. */
+export function ammoniaTasks(input: TaskInput, step: Step): Draft[] {
+  const { facts, settings, journal, observation, horizon, rounds } = input
+  const tankId = rounds?.tankId ?? facts.course.tankId
+  const { course, now } = facts
+  if (observation) return []
+  const { clock } = settings
+  const startDay = clock.dayOf(course.startedAt)
+  const testedOn = (parameter: string, day: Day) =>
+    readingsOf(journal, tankId, parameter).some(({ at }) => at <= now && clock.dayOf(at) === day)
+  const drafts: Draft[] = []
+  for (let day = Math.max(startDay, clock.dayOf(now)); day <= Math.min(horizon, startDay + AMMONIA_DAYS - 1); day++) {
+    const missing = [
+      ...(testedOn('tan', day) ? [] : ['total ammonia by kit']),
+      ...(testedOn('nh3', day) ? [] : ['free ammonia by a badge']),
+    ]
+    const best = clock.instantAt(day, course.readAtMinute)
+    if (missing.length === 0 || best < course.startedAt) continue
+    drafts.push({
+      ...base(input, step, dayNumber(input, day), [`${step.id}/${dayText(day)}`]),
+      title: 'Test ammonia',
+      why: `${missing.join(', and ')}: one method alone misreads or sticks`,
+      notBefore: best - READING_LATE_MS,
+      best,
+      notAfter: clock.instantAt(day + 1),
+    })
+  }
+  return drafts
+}
+
+/** Fish that live in the course's water and are not of it: each joins it, or goes. */
+export function joinTasks(input: TaskInput, step: Step): Draft[] {
+  const { facts, journal, observation, rounds } = input
+  const tankId = rounds?.tankId ?? facts.course.tankId
+  const { course, now } = facts
+  if (observation) return []
+  return residentsBetween(journal, tankId, now, now)
+    .filter(({ id, group }) => animalGroupById(group)?.kind === 'fish' && !course.animalIds.includes(id))
+    .map((animal) => {
+      const came = animal.stays.findLast((stay) => stay.tankId === tankId)!.from
+      return {
+        ...base(input, step, animal.id),
+        title: `Does ${animalLabel(animal)} join the course?`,
+        why: rounds
+          ? 'it is in their water: it is moved and watched with the others, or it goes to other water'
+          : 'it is in the medicine: it is dosed, watched and moved with the others, or it goes to other water',
+        notBefore: came,
+        best: came,
+        notAfter: came + MS_PER_DAY,
+        animalIds: [animal.id],
+      }
+    })
+}
+
+/** Half an hour of watching a day, quarantine.md 1; a sighting of any of the animals that day is the watch. */
+export function lookTasks(input: TaskInput, step: Step): Draft[] {
+  const { facts, settings, seen, living, horizon, rounds } = input
+  const { clock } = settings
+  const today = clock.dayOf(facts.now)
+  const drafts: Draft[] = []
+  const lastLook = seen.looks.at(-1)
+  if (living.length === 0) return drafts
+  for (let day = Math.max(today, clock.dayOf(facts.course.startedAt)); day <= horizon; day++) {
+    if (lastLook !== undefined && clock.dayOf(lastLook) >= day) continue
+    const at = (minute: number) => clock.instantAt(day, minute)
+    drafts.push({
+      ...base(input, step, dayNumber(input, day), [`watch/${dayText(day)}`, `look/${dayText(day)}`]),
+      tankId: input.observation?.tankId ?? rounds?.tankId ?? facts.course.tankId,
+      title: 'Watch half an hour',
+      why: 'in several sessions at different hours; breathing, eating, signs',
+      notBefore: at(WATCH.from),
+      best: at(WATCH.best),
+      notAfter: at(WATCH.until),
+      animalIds: living,
+    })
+  }
+  return drafts
+}

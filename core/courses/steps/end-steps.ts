@@ -1,0 +1,79 @@
+import type { Step } from '../../catalogue/courses/definitions.ts'
+import { animalById, animalLabel, residentsBetween } from '../../household/animals.ts'
+import { equipmentAt } from '../../household/tanks.ts'
+import { momentBeside } from '../../time/words.ts'
+import { MS_PER_DAY } from '../../time/zone.ts'
+import { OBSERVATION_DAYS } from '../course.ts'
+import { base, drugWord, type Draft, type DrugInput, type TaskInput } from './step-input.ts'
+
+/** The move once the count is full, if every rule holds; without it, what is waited for. */
+export function moveTask(input: DrugInput, step: Step): Draft | null {
+  const { facts, clock, rules, observation, living, journal } = input
+  if (observation || clock.completesAt === null || living.length === 0) return null
+  const waitsFor = rules
+    .filter(({ id, state }) => (step.needs ?? []).includes(id) && state !== 'holds')
+    .map(({ rule }) => rule)
+  const at = clock.completesAt
+  const names = living.map((id) => animalLabel(animalById(journal, id)!))
+  const staying = residentsBetween(journal, facts.course.tankId, facts.now, facts.now)
+    .filter(({ id }) => !living.includes(id))
+    .map(animalLabel)
+  return {
+    ...base(input, step, clock.run),
+    title: `Move ${names.length > 2 ? `all ${names.length}` : names.join(' and ')}`,
+    why: `${clock.state === 'complete' ? 'the count is full' : 'when the count is full'}${
+      staying.length > 0 ? `; ${staying.join(', ')} ${staying.length === 1 ? 'stays' : 'stay'} in the medicine` : ''
+    }`,
+    notBefore: at,
+    best: at,
+    notAfter: at + 3 * MS_PER_DAY,
+    animalIds: living,
+    ...(facts.course.moveToTankId !== null && { toTankId: facts.course.moveToTankId }),
+    ...(waitsFor.length > 0 && { waitsFor }),
+  }
+}
+
+/** At the end of thirty days the drug comes out. */
+export function clearTask(input: DrugInput, step: Step): Draft | null {
+  const { facts, clock, observation, journal } = input
+  if (observation || clock.completesAt === null) return null
+  const isRunning = equipmentAt(journal, facts.course.tankId, facts.now).some(
+    ({ item, running }) => (item === 'carbon' || item === 'resin') && running,
+  )
+  if (isRunning) return null
+  const at = clock.completesAt
+  return {
+    ...base(input, step, clock.run),
+    title: `Take the ${drugWord(facts.course)} out: carbon in, change water`,
+    why: clock.state === 'complete' ? 'the count is full' : 'when the count is full',
+    notBefore: at,
+    best: at,
+    notAfter: at + MS_PER_DAY,
+  }
+}
+
+/**
+ * Observation without any drug, fourteen days at least, and then the course is over. Before it has begun its end is told as it
+ * would be if all goes by the book.
+ */
+export function closeTask(input: TaskInput, step: Step): Draft | null {
+  const { observation, settings, facts, seen, drug, rounds } = input
+  const from = observation?.from ?? rounds?.fullAt ?? drug?.clock.completesAt ?? null
+  if (from === null) return null
+  const { leastDays, preferredDays } = observation ?? {
+    leastDays: OBSERVATION_DAYS.least,
+    preferredDays: OBSERVATION_DAYS.preferred,
+  }
+  const at = (days: number) => from + days * MS_PER_DAY
+  return {
+    ...base(input, step, seen.signs.length, [`finish/${seen.signs.length}`]),
+    tankId: observation?.tankId ?? facts.course.moveToTankId ?? rounds?.tankId ?? facts.course.tankId,
+    title: 'Finish the course',
+    why: observation
+      ? `${leastDays} days without a sign at least, ${preferredDays} preferred; since ${momentBeside(from, facts.now, settings.clock)}`
+      : `${leastDays} days without a sign at least, ${preferredDays} preferred, after the treatment`,
+    notBefore: at(leastDays),
+    best: at(preferredDays),
+    notAfter: at(preferredDays + 7),
+  }
+}

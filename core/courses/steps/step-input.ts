@@ -1,0 +1,75 @@
+import type { Step } from '../../catalogue/courses/definitions.ts'
+import { ingredientById } from '../../catalogue/ingredient.ts'
+import { isCopper } from '../../catalogue/treatments/groups.ts'
+import type { Settings } from '../../household/settings.ts'
+import type { Journal } from '../../journal/journal.ts'
+import type { Day } from '../../time/zone.ts'
+import type { DrugCourse } from '../course.ts'
+import type { CourseRecord, DrugRecord, KnownLevel } from '../record.ts'
+import type { RampState } from '../ramp.ts'
+import type { RuleState } from '../rules/rules.ts'
+import type { CourseTask } from '../tasks.ts'
+import type { HoldCount } from '../tracks/hold.ts'
+import type { RoundsState } from '../tracks/rounds.ts'
+import type { SeriesState } from '../tracks/series.ts'
+import type { Observation } from '../tracks/watch.ts'
+import type { Watched } from '../watched.ts'
+
+/** The held drug of a course as it stands. */
+export interface DrugState {
+  facts: DrugRecord
+  known: KnownLevel | null
+  ramp: RampState
+  clock: HoldCount
+}
+
+/** What the tasks of a course are worked out from. */
+export interface TaskInput {
+  journal: Journal
+  settings: Settings
+  facts: CourseRecord
+  drug: DrugState | null
+  rounds: RoundsState | null
+  series: SeriesState | null
+  seen: Watched
+  rules: readonly RuleState[]
+  observation: Observation | null
+  living: readonly string[]
+  /** Last local day whose tasks are wanted. */
+  horizon: Day
+}
+
+/** The same for a course whose drug is held. */
+export type DrugInput = TaskInput & DrugState
+
+/** A task before it is held against what was said of it. */
+export type Draft = Omit<CourseTask, 'state' | 'postponed'>
+
+/**
+ * What all drafts of a course share.
+ * @param occasion the ordinal, or the id of the entry that caused it
+ * @param aliases  what earlier versions called the same occasion, after the course's id
+ */
+export const base = (
+  { facts: { course }, rounds }: TaskInput,
+  step: Pick<Step, 'id' | 'act' | 'caution' | 'how'>,
+  occasion: string | number,
+  aliases: readonly string[] = [],
+) => ({
+  id: `${course.id}/${step.id}/${occasion}`,
+  ...(aliases.length > 0 && { aliases: aliases.map((alias) => `${course.id}/${alias}`) }),
+  courseId: course.id,
+  tankId: rounds?.tankId ?? course.tankId,
+  step: step.id,
+  act: step.act,
+  ...(step.caution !== undefined && { caution: step.caution }),
+  ...(step.how !== undefined && { how: step.how }),
+})
+
+/** Whole local days from the course's first. */
+export const dayNumber = ({ facts, settings }: TaskInput, day: Day): number =>
+  day - settings.clock.dayOf(facts.course.startedAt)
+
+/** What a course's drug is called in a sentence: "copper" for all its forms. */
+export const drugWord = ({ dose }: DrugCourse): string =>
+  isCopper(dose.agent) ? 'copper' : (ingredientById(dose.agent)?.name ?? dose.agent)

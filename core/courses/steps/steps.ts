@@ -1,0 +1,58 @@
+import type { ScheduleName, Step } from '../../catalogue/courses/definitions.ts'
+import { asItStands } from '../../schedule/task.ts'
+import { MS_PER_DAY } from '../../time/zone.ts'
+import { byActAndUrgency, type CourseTask } from '../tasks.ts'
+import { besideAway } from './away.ts'
+import { ammoniaTasks, joinTasks, lookTasks } from './care-steps.ts'
+import { clearTask, closeTask, moveTask } from './end-steps.ts'
+import { diluteTask, rampTask, readAfterCarbon, readTasks, redoseTask } from './level-steps.ts'
+import { closePlanTask, planTasks } from './plan-steps.ts'
+import { bathTasks, moveTasks, setTasks } from './round-steps.ts'
+import type { Draft, DrugInput, TaskInput } from './step-input.ts'
+
+type Schedule = (input: TaskInput, step: Step) => Draft[] | Draft | null
+
+/** A schedule that only a held drug has. */
+const ofDrug =
+  (schedule: (input: DrugInput, step: Step) => Draft[] | Draft | null): Schedule =>
+  (input, step) =>
+    input.drug ? schedule({ ...input, ...input.drug }, step) : null
+
+const SCHEDULES: Record<ScheduleName, Schedule> = {
+  ramp: ofDrug(rampTask),
+  redose: ofDrug(redoseTask),
+  dilute: ofDrug(diluteTask),
+  read: ofDrug(readTasks),
+  'read-after-carbon': ofDrug(readAfterCarbon),
+  ammonia: ammoniaTasks,
+  join: joinTasks,
+  look: lookTasks,
+  'move-once': ofDrug(moveTask),
+  moves: moveTasks,
+  baths: bathTasks,
+  sets: setTasks,
+  clear: ofDrug(clearTask),
+  close: closeTask,
+  'close-plan': closePlanTask,
+}
+
+/**
+ * Everything due in a course up to its horizon, as it stands now: what is done is gone, late work has moved what depends on it,
+ * days away have moved what may move.
+ */
+export function tasksOf(input: TaskInput): CourseTask[] {
+  const { journal, facts, drug, observation, settings, horizon } = input
+  if (facts.course.ended) return []
+  const drafts = facts.course.definition.steps.flatMap((step) => {
+    const made = 'by' in step.due ? SCHEDULES[step.due.by](input, step) : planTasks(input, step)
+    return made === null ? [] : Array.isArray(made) ? made : [made]
+  })
+  const end = settings.clock.instantAt(horizon + 1)
+  // What belongs to the treatment ends with it.
+  const full = drug?.clock.completesAt ?? input.rounds?.fullAt ?? null
+  const until = observation || full === null ? Infinity : Math.max(full, facts.now + MS_PER_DAY)
+  return drafts
+    .filter(({ act, best, notBefore }) => Math.min(best, notBefore) < end && (act !== 'read' || best <= until))
+    .flatMap((draft) => asItStands(journal, besideAway(draft, facts.away), facts.now) ?? [])
+    .sort(byActAndUrgency)
+}

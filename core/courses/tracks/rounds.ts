@@ -1,0 +1,333 @@
+import type { Track } from '../../catalogue/courses/definitions.ts'
+import { checkTransfers } from '../../transfer/transfer.ts'
+import { iso, MS_PER_HOUR } from '../../time/zone.ts'
+import type { CourseRecord, Member } from '../record.ts'
+
+export type MoveTrack = Extract<Track, { of: 'move' }>
+export type BathTrack = Extract<Track, { of: 'bath' }>
+
+/** A round that every living animal of the course went through: complete with the last of them. */
+export interface Round {
+  at: number
+  /** Where they went, for a move. */
+  to: string | null
+}
+
+/** What set a chain of rounds to zero. */
+export interface RoundRestart {
+  at: number
+  why: 'late-move' | 'bath-spacing' | 'bath-without-move' | 'new-fish' | 'cross-contact'
+  /** By how much, h: over the longest interval, or off the spacing (signed). */
+  hoursOff?: number
+}
+
+/** Moves and baths of a tank transfer as they stand. */
+export interface RoundsState {
+  track: MoveTrack
+  /** Hour 0 of the chain that counts. */
+  zero: number
+  /** Moves since hour 0. */
+  made: readonly Round[]
+  /** All moves since the course began. */
+  madeInAll: number
+  needs: number
+  state: 'running' | 'broken' | 'full'
+  /** When the chain was full; null while it is not. */
+  doneAt: number | null
+  /** When it is or would be full; null while it is broken. */
+  fullAt: number | null
+  /** The latest time of the next move; null once it is full. */
+  dueBy: number | null
+  restarts: readonly RoundRestart[]
+  /** The move that is not made yet is too late by so many hours; null where none is. */
+  overdueHours: number | null
+  /** Where the fish are now. */
+  tankId: string
+  baths: BathsState | null
+}
+
+export interface BathsState {
+  track: BathTrack
+  /** Those that count, in order. */
+  done: readonly number[]
+  /** All baths that were given, those that no longer count too. */
+  givenInAll: number
+  state: 'waiting' | 'running' | 'broken' | 'full'
+  restarts: readonly RoundRestart[]
+}
+
+/** The animals that have to go through a round at an instant: those that live, and are in the course's tanks. */
+const required = (members: readonly Member[], left: ReadonlySet<string>, at: number): string[] =>
+  members.filter(({ id, goneAt }) => (goneAt === null || goneAt > at) && !left.has(id)).map(({ id }) => id)
+
+interface Step {
+  at: number
+  animalId: string
+  to: string | null
+}
+
+/** Steps of single animals put together to rounds: a round is complete when the last living animal has taken it. */
+function completeRounds(
+  steps: readonly Step[],
+  members: readonly Member[],
+  ownTanks: ReadonlySet<string> | null,
+): Round[] {
+  const rounds: Round[] = []
+  const left = new Set<string>()
+  let taken = new Map<string, Step>()
+  const ends = members.flatMap(({ id, goneAt }) =>
+    goneAt === null ? [] : [{ at: goneAt, animalId: id, ends: true as const }],
+  )
+  const all = [...steps, ...ends].sort((a, b) => a.at - b.at)
+  for (const one of all) {
+    if ('ends' in one) taken.delete(one.animalId)
+    else if (one.to !== null && ownTanks && !ownTanks.has(one.to)) {
+      left.add(one.animalId)
+      taken.delete(one.animalId)
+    } else {
+      left.delete(one.animalId)
+      taken.set(one.animalId, one)
+    }
+    const wanted = required(members, left, one.at)
+    if (taken.size === 0 || wanted.length === 0 || !wanted.every((id) => taken.has(id))) continue
+    const last = [...taken.values()].reduce((latest, step) => (step.at >= latest.at ? step : latest))
+    rounds.push({ at: last.at, to: last.to })
+    taken = new Map()
+  }
+  return rounds
+}
+
+const RESET_WHY = { 'new-fish-added': 'new-fish', 'cross-contamination': 'cross-contact' } as const
+
+/** The baths since hour 0 as pairs six days apart, each followed by a move: quarantine.md 7.2 and 7.4, peroxide-gap. */
+function countBaths(
+  track: BathTrack,
+  baths: readonly number[],
+  moves: readonly Round[],
+  zero: number,
+  now: number,
+): Pick<BathsState, 'done' | 'state' | 'restarts'> {
+  const restarts: RoundRestart[] = []
+  const [least, , most] = track.apartHours
+  let done: number[] = []
+  for (const at of baths) {
+    if (at < zero || done.length >= track.need) continue
+    const until = at + track.moveWithinHours * MS_PER_HOUR
+    if (now > until && !moves.some((move) => move.at >= at && move.at <= until)) {
+      restarts.push({ at, why: 'bath-without-move' })
+      continue
+    }
+    const before = done.at(-1)
+    const apart = before === undefined ? null : (at - before) / MS_PER_HOUR
+    if (apart !== null && (apart < least - 1e-9 || apart > most + 1e-9)) {
+      restarts.push({ at, why: 'bath-spacing', hoursOff: apart - track.apartHours[1] })
+      // The bath given now is the first of a new pair.
+      done = []
+    }
+    done.push(at)
+  }
+  if (done.length >= track.need) return { done, state: 'full', restarts }
+  const last = done.at(-1)
+  const isMissed = last !== undefined && now > last + most * MS_PER_HOUR
+  return {
+    done: isMissed ? [] : done,
+    state: isMissed ? 'broken' : done.length > 0 ? 'running' : 'waiting',
+    restarts,
+  }
+}
+
+/**
+ * A tank transfer as it stands, by `transfer.check`: a move later than the longest interval becomes hour 0 of a new chain, and
+ * so do a new fish and a contact; baths before hour 0 no longer count (quarantine.md 7.4).
+ */
+export function countRounds(record: CourseRecord): RoundsState | null {
+  const { course, members, moves, now } = record
+  const track = course.definition.tracks.find((one): one is MoveTrack => one.kind === 'rounds' && one.of === 'move')
+  if (!track) return null
+  const bathTrack = course.definition.tracks.find((one): one is BathTrack => one.kind === 'rounds' && one.of === 'bath')
+  const maxMs = track.rule.maxIntervalHours * MS_PER_HOUR
+  const ownTanks = course.tanks.other === undefined ? null : new Set(Object.values(course.tanks))
+  const rounds = completeRounds(moves, members, ownTanks)
+  const baths = bathTrack
+    ? completeRounds(
+        record.baths
+          .filter(({ stopped }) => !stopped)
+          .flatMap(({ at, animalIds }) => animalIds.map((animalId) => ({ at, animalId, to: null }))),
+        members,
+        null,
+      ).map(({ at }) => at)
+    : []
+  const resets = record.restarts.flatMap(({ at, event }) => {
+    const why = event in RESET_WHY ? RESET_WHY[event as keyof typeof RESET_WHY] : null
+    return why ? [{ at, why }] : []
+  })
+  const firstCame = Math.min(...members.flatMap(({ stays }) => stays[0]?.from ?? []))
+  const start = Number.isFinite(firstCame) ? Math.max(course.startedAt, firstCame) : course.startedAt
+  let zero = start
+  let made: Round[] = []
+  const restarts: RoundRestart[] = []
+  let doneAt: number | null = null
+  const pair = (at: number) =>
+    bathTrack
+      ? countBaths(
+          bathTrack,
+          baths.filter((bath) => bath <= at),
+          rounds,
+          zero,
+          at,
+        ).done
+      : []
+  const check = (at: number) =>
+    checkTransfers({
+      rule: {
+        ...track.rule,
+        ...(bathTrack && {
+          baths: {
+            count: bathTrack.need,
+            apartHours: bathTrack.apartHours[1],
+            toleranceHours: bathTrack.apartHours[1] - bathTrack.apartHours[0],
+          },
+        }),
+      },
+      arrivalAt: iso(zero),
+      transfers: made.map((move) => iso(move.at)),
+      baths: pair(at).map(iso),
+      now: iso(Math.max(zero, at)),
+    })
+  const timeline = [
+    ...rounds.map((round) => ({ at: round.at, round })),
+    ...resets.filter(({ at }) => at > start).map((reset) => ({ at: reset.at, reset })),
+  ].sort((a, b) => a.at - b.at)
+  for (const one of timeline) {
+    if (doneAt !== null) break
+    const last = made.at(-1)?.at ?? zero
+    if ('reset' in one) {
+      restarts.push(one.reset)
+      zero = one.at
+      made = []
+    } else if (one.at > last + maxMs) {
+      restarts.push({ at: one.at, why: 'late-move', hoursOff: (one.at - last - maxMs) / MS_PER_HOUR })
+      zero = one.at
+      made = []
+    } else if (one.at > zero) {
+      made.push(one.round)
+      const checked = check(one.at)
+      if (checked.ok && checked.value.done) doneAt = Date.parse(checked.value.earliestFinishAt)
+    }
+  }
+  const checked = check(now)
+  if (checked.ok && checked.value.done) doneAt ??= Date.parse(checked.value.earliestFinishAt)
+  const last = made.at(-1)?.at ?? zero
+  const overdueMs = doneAt === null && course.ended === null ? now - last - maxMs : 0
+  const isBroken = overdueMs > 0
+  const passed = (last - zero) / MS_PER_HOUR
+  const { minTotalHours, maxIntervalHours, minTransfers } = track.rule
+  const least = Math.max(minTransfers, Math.ceil(minTotalHours / maxIntervalHours))
+  const wanted = Math.max(0, Math.ceil((minTotalHours - passed) / maxIntervalHours - 1e-9))
+  const here = members.find(({ goneAt }) => goneAt === null || goneAt > now)?.stays.findLast(({ from }) => from <= now)
+  return {
+    track,
+    zero,
+    made,
+    madeInAll: rounds.length,
+    needs:
+      doneAt !== null
+        ? Math.max(least, made.length)
+        : Math.max(least, (isBroken ? 0 : made.length) + (isBroken ? least : wanted)),
+    state: doneAt !== null ? 'full' : isBroken ? 'broken' : 'running',
+    doneAt,
+    fullAt: doneAt ?? (isBroken || !checked.ok ? null : Date.parse(checked.value.earliestFinishAt)),
+    dueBy: doneAt === null ? last + maxMs : null,
+    restarts,
+    overdueHours: isBroken ? overdueMs / MS_PER_HOUR : null,
+    tankId: here?.tankId ?? course.tankId,
+    baths: bathTrack
+      ? (() => {
+          const counted = countBaths(bathTrack, baths, rounds, zero, now)
+          const dropped = restarts.filter(({ at }) => baths.some((bath) => bath < at))
+          return {
+            track: bathTrack,
+            givenInAll: baths.length,
+            ...counted,
+            restarts: [...dropped, ...counted.restarts].sort((a, b) => a.at - b.at),
+          }
+        })()
+      : null,
+  }
+}
+
+/** A move or a bath that is to come, and its window, ms. */
+export interface ExpectedRound {
+  of: 'move' | 'bath'
+  /** Counts from the course's start, over restarts. */
+  ordinal: number
+  notBefore: number
+  best: number
+  notAfter: number
+}
+
+/** A move is best made so long before its latest time, and not before so long before it (courses.md, windows). */
+const MOVE_BEST_HOURS = 2
+const MOVE_EARLY_HOURS = 12
+/** More than any chain has. */
+const MOST_ROUNDS = 60
+
+/**
+ * The moves and baths to come, if each is done at its best time: a move two hours before its latest; the second bath 144 h after
+ * the first, with the move that falls on it.
+ */
+export function expectedRounds(state: RoundsState, now: number): ExpectedRound[] {
+  if (state.doneAt !== null) return []
+  const { rule } = state.track
+  const hours = (count: number) => count * MS_PER_HOUR
+  const least = Math.max(rule.minTransfers, Math.ceil(rule.minTotalHours / rule.maxIntervalHours))
+  const list: ExpectedRound[] = []
+  let { zero } = state
+  let last = state.made.at(-1)?.at ?? zero
+  let count = state.made.length
+  let moves = state.madeInAll
+  let given = state.baths?.givenInAll ?? 0
+  let bathsDone = state.baths?.done.length ?? 0
+  let lastBath = state.baths?.done.at(-1) ?? null
+  const bathTrack = state.baths?.track
+  if (state.overdueHours !== null) {
+    list.push({ of: 'move', ordinal: moves++, ...moveWindow(last, hours(rule.maxIntervalHours)) })
+    zero = last = now
+    count = 0
+    bathsDone = 0
+    lastBath = null
+  }
+  while (list.length < MOST_ROUNDS) {
+    const isDone =
+      count >= least && last >= zero + hours(rule.minTotalHours) && (!bathTrack || bathsDone >= bathTrack.need)
+    if (isDone) break
+    const window = moveWindow(last, hours(rule.maxIntervalHours))
+    if (bathTrack && bathsDone === 0) {
+      list.push({ of: 'bath', ordinal: given++, ...window })
+      bathsDone = 1
+      lastBath = window.best
+    } else if (bathTrack && bathsDone < bathTrack.need && lastBath !== null) {
+      const [early, best, late] = bathTrack.apartHours.map((one) => lastBath! + hours(one)) as [number, number, number]
+      if (best <= window.notAfter) {
+        list.push({ of: 'bath', ordinal: given++, notBefore: early, best, notAfter: late })
+        window.best = Math.max(best, last)
+        window.notBefore = Math.min(window.notBefore, window.best)
+        bathsDone++
+        lastBath = best
+      }
+    }
+    list.push({ of: 'move', ordinal: moves++, ...window })
+    count++
+    last = window.best
+  }
+  return list
+}
+
+function moveWindow(last: number, maxMs: number): { notBefore: number; best: number; notAfter: number } {
+  const notAfter = last + maxMs
+  return {
+    notBefore: notAfter - MOVE_EARLY_HOURS * MS_PER_HOUR,
+    best: notAfter - MOVE_BEST_HOURS * MS_PER_HOUR,
+    notAfter,
+  }
+}

@@ -1,0 +1,6 @@
+import type { ZoneClock } from '../../time/zone.ts'
+import type { CourseRecord } from '../record.ts'
+
+/** Local days on which something was dosed in a plan: its sessions. */
+export const sessionDays = ({ sessions }: CourseRecord, clock: ZoneClock): number =>
+  new Set(sessions.map(({ at }) => clock.dayOf(at))).size

@@ -1,0 +1,27 @@
+import type { Settings } from '../household/settings.ts'
+import type { Content } from '../journal/entry.ts'
+import { Journal } from '../journal/journal.ts'
+import { courseById } from './course.ts'
+import { coursePlan, type CoursePlan } from './plan.ts'
+
+/**
+ * A course as it would stand if some things happened: worked out on a copy of the journal, nothing is kept.
+ * @param at ms; the instant it is looked at
+ * @returns null where the journal holds no such course
+ * @example
+ * // the next move eleven hours late
+ * ifHappened(journal, 'c7', [move], settings, lateBy(11))
+ */
+export function ifHappened(
+  journal: Journal,
+  courseId: string,
+  happenings: readonly Content[],
+  settings: Settings,
+  at: number,
+): CoursePlan | null {
+  const copy = new Journal()
+  copy.add(journal.entries())
+  copy.add(happenings.map((content, i) => ({ id: `what-if-${i}`, logged: content.happened, content })))
+  const course = courseById(copy, courseId)
+  return course && coursePlan(copy, course, settings, at)
+}

@@ -1,0 +1,52 @@
+import { changed } from '../household/changed.ts'
+import type { ContentOf } from '../journal/entry.ts'
+import type { Journal } from '../journal/journal.ts'
+import { isolated } from '../words/isolated.ts'
+
+/** Something in a tank that is measured by itself: a patch of algae, a rock, a coral, a plant, a jar. */
+export interface Part {
+  id: string
+  tankId: string
+  what: ContentOf<'part-setup'>['what']
+  name: string
+  /** Left untreated, to compare with. */
+  control: boolean
+  pieces: number
+  gone: boolean
+}
+
+type Setup = Omit<ContentOf<'part-setup'>, 'note'> & { gone?: boolean | undefined }
+
+/** A part as its journal entries leave it; null when the journal holds none of that id. */
+export function partById(journal: Journal, id: string): Part | null {
+  return journal.derive(`part:${id}`, [`part:${id}`], () => {
+    let setup: Setup | null = null
+    for (const { content, struck } of journal.about(`part:${id}`)) {
+      if (struck) continue
+      if (content.kind === 'part-setup') setup = content
+      else if (content.kind === 'part-change' && setup) setup = changed<Setup>(setup, content.changes)
+    }
+    return (
+      setup && {
+        id,
+        tankId: setup.tankId,
+        what: setup.what,
+        name: isolated(setup.name),
+        control: setup.control ?? false,
+        pieces: setup.pieces ?? 1,
+        gone: setup.gone ?? false,
+      }
+    )
+  })
+}
+
+/**
+ * The parts of a tank that are still there, in the order they were set up.
+ * @param only ids; all where it is empty
+ */
+export function partsOf(journal: Journal, tankId: string, only: readonly string[] = []): Part[] {
+  const ids = new Set(journal.ofKind('part-setup').map(({ content }) => content.partId))
+  return [...ids]
+    .flatMap((id) => partById(journal, id) ?? [])
+    .filter((part) => part.tankId === tankId && !part.gone && (only.length === 0 || only.includes(part.id)))
+}

@@ -1,0 +1,74 @@
+import Type, { type Static } from 'typebox'
+import { fraction, instant, oneOf, strict } from '../../schema/types.ts'
+import { content, count, id, name, opt, words } from './parts.schema.ts'
+
+const partProperties = {
+  name: name('as the keeper calls it: "fern, left"'),
+  control: opt(Type.Boolean({ description: 'left untreated, to compare with' })),
+  x: opt(fraction('of the tank’s length, from the left')),
+  y: opt(fraction('of the tank’s height, from the top')),
+  pieces: opt(count('of a coral')),
+}
+const partDescription = strict({ ...partProperties, gone: opt(Type.Boolean()) })
+const partChanges = Type.Unsafe<Partial<Static<typeof partDescription>>>(Type.Partial(partDescription))
+
+export const PartSetup = content(
+  'part-setup',
+  {
+    partId: id(),
+    tankId: id(),
+    what: oneOf(['patch', 'rock', 'coral', 'plant', 'jar'] as const),
+    ...partProperties,
+  },
+  'something in a tank that is measured by itself: a patch, a rock, a coral, a plant, a jar',
+)
+export const PartChange = content(
+  'part-change',
+  { partId: id(), changes: partChanges },
+  'what is known of a part changes',
+)
+
+const gearProperties = { name: name(), tankId: opt(id('the only tank it may touch')) }
+const gearDescription = strict({ ...gearProperties, retired: opt(Type.Boolean()) })
+const gearChanges = Type.Unsafe<Partial<Static<typeof gearDescription>>>(Type.Partial(gearDescription))
+export const GearSetup = content(
+  'gear-setup',
+  { gearId: id(), ...gearProperties },
+  'a net, tongs, a tub: a tool and whose it is',
+)
+export const GearChange = content('gear-change', { gearId: id(), changes: gearChanges }, 'a tool’s description changes')
+export const GearClean = content(
+  'gear-clean',
+  {
+    gearId: opt(id('a tool; left out, the whole set of the tank')),
+    tankId: opt(id()),
+    how: oneOf(['bleached', 'dried', 'boiled', 'new'] as const),
+    until: opt(instant('when it may be used again; 24 h later unless said')),
+    courseId: opt(id()),
+    taskId: opt(Type.String({ minLength: 1, maxLength: 120 })),
+  },
+  'a tool or an emptied tank is made sterile',
+)
+
+export const BenchStart = content(
+  'bench-start',
+  {
+    benchId: id(),
+    procedure: id('of the catalogue'),
+    tankId: opt(id()),
+    partIds: opt(Type.Array(id(), { maxItems: 200 })),
+    courseId: opt(id()),
+    taskId: opt(Type.String({ minLength: 1, maxLength: 120 })),
+  },
+  'a procedure at the bench begins',
+)
+export const BenchMark = content(
+  'bench-mark',
+  { benchId: id(), step: id(), state: oneOf(['begun', 'done', 'skipped'] as const), why: opt(words()) },
+  'a step at the bench',
+)
+export const BenchEnd = content(
+  'bench-end',
+  { benchId: id(), outcome: oneOf(['finished', 'stopped'] as const), why: opt(words()) },
+  'a procedure at the bench is over',
+)
