@@ -61,9 +61,9 @@ test('a whole course of copper: started, ramped, held, broken, held again, moved
 
   // Chosen, previewed, started.
   await at(0, '18:00', '/courses/new')
-  await page.getByLabel('Copper', { exact: true }).selectOption({ label: 'chelated, gentle: 1.90 to 2.20 mg/L' })
+  await page.getByLabel('Drug', { exact: true }).selectOption({ label: 'Copper, chelated, gentle: 1.90 to 2.20 mg/L' })
   await expect(page.getByText('is held for 30 days, not 14')).toBeVisible()
-  await page.getByLabel('Copper', { exact: true }).selectOption({ label: 'chelated: 2.00 to 2.50 mg/L' })
+  await page.getByLabel('Drug', { exact: true }).selectOption({ label: 'Copper, chelated: 2.00 to 2.50 mg/L' })
   await page.getByLabel('Then to').selectOption({ label: 'Watch tub' })
   await page.getByLabel('Steps up').selectOption('12')
   await expect(page.getByText('6 mL', { exact: true })).toBeVisible()

@@ -10,6 +10,12 @@ const AGENT_WORDS: Record<string, string> = {
   'cu-ion': 'Copper sulphate',
 }
 
+/** An agent in a word: its salt is not told where its name begins the same. */
+export function agentWord(agent: string): string {
+  const name = ingredientById(agent)?.name ?? agent
+  return name.startsWith(agent) ? agent : name
+}
+
 /** What a course is called: "Copper, chelated, fourteen days then move"; without a drug its definition's name. */
 export function courseName(definitionId: string, doseId: string | undefined): string {
   const definition = definitionById(definitionId)
@@ -20,7 +26,7 @@ export function courseName(definitionId: string, doseId: string | undefined): st
 /** What a dose's drug is called where room is scarce: "Copper, chelated". */
 export function drugName(doseId: string): string {
   const dose = doseById(doseId)
-  const agent = dose ? (AGENT_WORDS[dose.agent] ?? capital(ingredientById(dose.agent)?.name ?? dose.agent)) : doseId
+  const agent = dose ? (AGENT_WORDS[dose.agent] ?? capital(agentWord(dose.agent))) : doseId
   return doseId.endsWith('-gentle') ? `${agent}, gentle` : agent
 }
 

@@ -22,6 +22,7 @@ const BOTTLES: Record<string, { mgPerMl: number; step: number }> = {
   'cu-chelated': { mgPerMl: 10, step: 0.1 },
   'cu-amine': { mgPerMl: 2, step: 0.1 },
   'cu-ion': { mgPerMl: 1, step: 0.1 },
+  chloroquine: { mgPerMl: 10, step: 0.1 },
 }
 
 /**

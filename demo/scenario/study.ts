@@ -93,9 +93,43 @@ const STAGES: [day: number, stages: number[]][] = [
   [-1, [2, 3, 0, 3, 4]],
 ]
 
+/** The patches as they are numbered; leaf C stays untreated. */
+const PATCHES = [
+  { partId: 'A', name: 'A, fern left', control: false },
+  { partId: 'B', name: 'B, fern tips', control: false },
+  { partId: 'C', name: 'C, fern right', control: true },
+  { partId: 'D', name: 'D, wood', control: false },
+  { partId: 'E', name: 'E, stem plant', control: false },
+]
+
 function staghorn(diary: Diary): void {
-  diary.on(-6, '16:30', remark('study', 'staghorn on five leaves, A to E; C stays untreated to compare'))
-  for (const day of [-6, -4, -2])
+  for (const { control, ...part } of PATCHES)
+    diary.on(-6, '16:30', {
+      kind: 'part-setup',
+      tankId: 'study',
+      what: 'patch',
+      ...part,
+      ...(control && { control }),
+    })
+  diary.on(-6, '17:00', {
+    kind: 'course-start',
+    courseId: 'staghorn',
+    definition: 'peroxide-spot',
+    tanks: { main: 'study' },
+    animalIds: [],
+    partIds: PATCHES.map(({ partId }) => partId),
+    options: { tier: 'animals-in' },
+    products: { 'peroxide-spot': 'peroxide3' },
+    readAt: '17:30',
+  })
+  diary.on(-6, '17:05', {
+    kind: 'task',
+    taskId: 'staghorn/step-1/0',
+    tankId: 'study',
+    courseId: 'staghorn',
+    state: 'done',
+  })
+  ;[-6, -4, -2].forEach((day, i) =>
     diary.on(day, '17:30', {
       kind: 'dose',
       tankId: 'study',
@@ -104,9 +138,20 @@ function staghorn(diary: Diary): void {
       amount: 2,
       unit: 'mL',
       massMg: 60.6,
+      courseId: 'staghorn',
+      taskId: `staghorn/step-2/${i}`,
       note: 'four patches, flow and top-off off 20 minutes',
-    })
-  for (const [day, stages] of STAGES)
-    diary.on(day, '19:30', { kind: 'count', tankId: 'study', what: 'patch-stage', of: 'stages A to E', values: stages })
+    }),
+  )
+  STAGES.forEach(([day, stages], i) =>
+    diary.on(day, '19:30', {
+      kind: 'count',
+      tankId: 'study',
+      measure: 'patch-stage',
+      parts: PATCHES.map(({ partId }, j) => ({ partId, value: stages[j]! })),
+      courseId: 'staghorn',
+      taskId: `staghorn/step-3/${i}`,
+    }),
+  )
   diary.on(-1, '19:40', reading('study', 'no3', 14))
 }

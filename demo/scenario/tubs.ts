@@ -23,16 +23,19 @@ function frags(diary: Diary): void {
     [-5, 0],
   ] as const) {
     diary.on(day, '17:00', {
-      kind: 'dose',
+      kind: 'bath',
       tankId: 'frag',
+      animalIds: ['zoas', 'psammocora'],
       ingredient: 'iodine-dip',
       productId: 'iodine',
       amount: 24,
       unit: 'drop',
       massMg: 60,
-      note: 'in the dip tub, 3 L, 8 minutes',
+      litres: 3,
+      water: 'new',
+      minutes: 8,
     })
-    diary.on(day, '17:20', { kind: 'count', tankId: 'frag', what: 'dip-count', of: 'came off', values: [count] })
+    diary.on(day, '17:20', { kind: 'count', tankId: 'frag', measure: 'came-off', of: 'came off', values: [count] })
   }
   const alkalinity = [8.9, 8.8, 8.6, 8.3, 7.9, 7.5, 7.1]
   ;[-22, -19, -16, -12, -8, -4, -1].forEach((day, i) =>

@@ -77,7 +77,7 @@ const SCREENS = {
   '/courses/new': <StartCourse />,
   '/courses/:courseId': <CoursePage />,
 }
-const KINDS = ['course-start', 'course-change', 'course-event', 'course-end', 'tank-change'] as const
+const KINDS = ['course-start', 'course-change', 'contact', 'course-end', 'tank-change'] as const
 
 const open = (path: string, ...contents: Content[]) => openScreens(SCREENS, KINDS, sampleOf(...contents), path)
 
@@ -186,7 +186,7 @@ describe('a course’s page', () => {
 
     await user.click(screen.getByRole('button', { name: 'something got in' }))
     await user.click(screen.getByRole('button', { name: /A wet tool/ }))
-    await waitFor(() => expect(lines('course-event')).toMatchObject([{ event: 'cross-contamination' }]))
+    await waitFor(() => expect(lines('contact')).toMatchObject([{ tankId: 'q', what: 'tool' }]))
 
     await user.click(screen.getByRole('button', { name: 'stop the course' }))
     expect(screen.getByText(/The count is not full: parasites may be left/)).toBeInTheDocument()
@@ -262,11 +262,11 @@ describe('starting a course', () => {
     await waitFor(() =>
       expect(lines('course-start')).toMatchObject([
         {
-          tankId: 'q',
+          definition: 'qt-b-drug14',
+          tanks: { main: 'q', observe: 'tub' },
           animalIds: ['n'],
-          doseId: 'cu-chelated-std',
-          productId: 'bottle',
-          moveToTankId: 'tub',
+          options: { drug: 'cu-chelated-std' },
+          products: { 'cu-chelated-std': 'bottle' },
           readAt: '08:00',
         },
       ]),
@@ -316,7 +316,9 @@ describe('starting a course', () => {
     await user.click(screen.getByLabelText('I have read this'))
     await user.click(screen.getByRole('button', { name: 'Start the course' }))
     await waitFor(() =>
-      expect(lines('course-start')).toMatchObject([{ doseId: 'cu-chelated-gentle', protocol: 'qt-a-cu30' }]),
+      expect(lines('course-start')).toMatchObject([
+        { definition: 'qt-a-cu30', options: { drug: 'cu-chelated-gentle' } },
+      ]),
     )
     expect(lines('course-start')[0]!.overrides).toMatchObject([{ rule: 'scaleless-marine', why: 'read and confirmed' }])
   })

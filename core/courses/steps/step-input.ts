@@ -1,10 +1,10 @@
 import type { Step } from '../../catalogue/courses/definitions.ts'
-import { ingredientById } from '../../catalogue/ingredient.ts'
 import { isCopper } from '../../catalogue/treatments/groups.ts'
 import type { Settings } from '../../household/settings.ts'
 import type { Journal } from '../../journal/journal.ts'
 import type { Day } from '../../time/zone.ts'
 import type { DrugCourse } from '../course.ts'
+import { agentWord } from '../names.ts'
 import type { CourseRecord, DrugRecord, KnownLevel } from '../record.ts'
 import type { RampState } from '../ramp.ts'
 import type { RuleState } from '../rules/rules.ts'
@@ -71,5 +71,4 @@ export const dayNumber = ({ facts, settings }: TaskInput, day: Day): number =>
   day - settings.clock.dayOf(facts.course.startedAt)
 
 /** What a course's drug is called in a sentence: "copper" for all its forms. */
-export const drugWord = ({ dose }: DrugCourse): string =>
-  isCopper(dose.agent) ? 'copper' : (ingredientById(dose.agent)?.name ?? dose.agent)
+export const drugWord = ({ dose }: DrugCourse): string => (isCopper(dose.agent) ? 'copper' : agentWord(dose.agent))
