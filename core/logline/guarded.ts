@@ -5,7 +5,7 @@ import { replaceToken, type Token } from './tokens.ts'
 import { choose, unclear, type LogContext, type Stop } from './types.ts'
 
 /** Contents that the water they go into may speak against. */
-export type Guarded = ContentOf<'dose'> | ContentOf<'equipment'> | ContentOf<'move'>
+export type Guarded = ContentOf<'dose'> | ContentOf<'equipment'> | ContentOf<'move'> | ContentOf<'bath'>
 
 /** What was typed after the thing itself to set a doubt aside: `anyway`, `anyway because … vet no`, `happened`. */
 export interface Answer {

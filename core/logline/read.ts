@@ -13,6 +13,7 @@ import { labelsOf, readSighting, sharedTank } from './sighting.ts'
 import { signsBeginning } from './sign-words.ts'
 import { replaceToken, tokenize, type Token } from './tokens.ts'
 import { choose, isStop, unclear, type Choice, type LogContext, type ReadBack, type Stop } from './types.ts'
+import { readCare } from './care.ts'
 import { readChange } from './change.ts'
 import { readDose } from './water.ts'
 import { readWhen } from './when.ts'
@@ -25,7 +26,7 @@ interface Kept {
 const CHANGE_WORDS = new Set(['change', 'wc', 'changed'])
 const MOVE_WORDS = new Set(['to', 'into', '>', '->', '→'])
 const DEATH_WORDS = new Set(['died', 'dead', 'dies'])
-const VERBS = ['change', 'dose', 'note']
+const VERBS = ['change', 'dose', 'note', 'bath', 'count', 'stage', 'top-off', 'feed', 'contact']
 const MAX_COMPLETIONS = 6
 /** A name is at most so many words less one; `note` comes after it. */
 const NOTE_WITHIN = 5
@@ -103,6 +104,8 @@ function aboutTank(
   if (CHANGE_WORDS.has(verb.key)) return single(readChange(line, rest.slice(1), tank, happened, context), rest, 1)
   if (verb.key === 'water' && CHANGE_WORDS.has(rest[1]?.key ?? ''))
     return single(readChange(line, rest.slice(2), tank, happened, context), rest, 2)
+  const care = readCare(line, rest, tank, happened, context)
+  if (care !== null) return care
   const residents = residentsOf(context.journal, tank.id)
   if (verb.key === 'all' && residents.length > 0) return seen(line, rest.slice(1), residents, happened, context)
   const { body, answer } = answerAtEnd(line, rest)

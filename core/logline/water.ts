@@ -102,23 +102,25 @@ function productsNamed(key: string, shelf: readonly ShelfProduct[]): ShelfProduc
   return exact.length > 0 ? exact : shelf.filter((product) => words(product).some((word) => word.startsWith(key)))
 }
 
-/** A dose from its words: the product's name or ingredient, then how much of the product. */
-function plainDose(
+/**
+ * A product of the shelf and how much of it, from its words: its name or ingredient, then the amount in its own unit.
+ * @param what what it is for, in questions: "a dose", "a bath"
+ */
+export function readProductAmount(
   line: string,
   tokens: readonly Token[],
-  tank: Tank,
-  happened: string,
   { journal }: LogContext,
-): { content: ContentOf<'dose'>; words: number; amount: Token } | Stop {
+  what: string,
+): { product: ShelfProduct; measured: number; words: number; amount: Token } | Stop {
   const shelf = shelfOf(journal)
   const first = tokens[0]
-  if (!first) return unclear('a dose of what, and how much?')
+  if (!first) return unclear(`${what} of what, and how much?`)
   let products = productsNamed(first.key, shelf)
   if (products.length === 0) {
     const amountFirst = /^[.\d]/.test(first.key)
     return unclear(
       amountFirst
-        ? 'a dose of what? Name the product, then the amount'
+        ? `${what} of what? Name the product, then the amount`
         : `nothing on the shelf is called “${first.text}”; put it there first, with its strength`,
       shelf.slice(0, 4).map(({ name }) => ({
         label: name,
@@ -148,7 +150,7 @@ function plainDose(
       })),
     )
   const product = products[0]!
-  const amount = amountAt(line, tokens.slice(words), `a dose of ${product.name}`)
+  const amount = amountAt(line, tokens.slice(words), `${what} of ${product.name}`)
   if (isStop(amount)) return amount
   if (amount.unit === '')
     return choose(`${amount.value} of what? ${product.name} is measured in ${product.unit}`, [
@@ -161,17 +163,57 @@ function plainDose(
   if (!unit || unit.unit !== product.unit)
     return unclear(`${product.name} is measured in ${product.unit}, not in “${amount.unit}”`)
   const measured = amount.value * unit.factor
-  const content: ContentOf<'dose'> = {
-    kind: 'dose',
-    happened,
-    tankId: tank.id,
-    ingredient: product.ingredient,
-    productId: product.id,
-    amount: measured,
-    unit: product.unit,
-    massMg: measured * product.mgPerUnit,
+  return { product, measured, words: words + amount.words, amount: amount.token }
+}
+
+/** A dose from its words. */
+function plainDose(
+  line: string,
+  tokens: readonly Token[],
+  tank: Tank,
+  happened: string,
+  context: LogContext,
+): { content: ContentOf<'dose'>; words: number; amount: Token } | Stop {
+  const read = readProductAmount(line, tokens, context, 'a dose')
+  if (isStop(read)) return read
+  const { product, measured, words, amount } = read
+  return {
+    content: {
+      kind: 'dose',
+      happened,
+      tankId: tank.id,
+      ingredient: product.ingredient,
+      productId: product.id,
+      amount: measured,
+      unit: product.unit,
+      massMg: measured * product.mgPerUnit,
+    },
+    words,
+    amount,
   }
-  return { content, words: words + amount.words, amount: amount.token }
+}
+
+/**
+ * A volume from its words: `1L`, `400ml`, `2 gal` in the household's own gallon.
+ * @returns litres; null where the word is no volume
+ */
+export function readLitres(
+  line: string,
+  tokens: readonly Token[],
+  { settings }: LogContext,
+): { litres: number; words: number } | Stop | null {
+  const token = tokens[0]
+  if (!token || !/^[.\d]/.test(token.key)) return null
+  const amount = amountAt(line, tokens, 'the water')
+  if (isStop(amount)) return amount
+  const { value, unit, words } = amount
+  if (LITRES.has(unit)) return { litres: value, words }
+  if (unit === 'ml') return { litres: value / ML_PER_L, words }
+  if (unit === 'usgal' || (GALLONS.has(unit) && settings.units.volume === 'us-gal'))
+    return { litres: value * L_PER_US_GAL, words }
+  if (unit === 'ukgal' || (GALLONS.has(unit) && settings.units.volume === 'uk-gal'))
+    return { litres: value * L_PER_UK_GAL, words }
+  return null
 }
 
 /**
