@@ -168,6 +168,14 @@ function Act({
           </Main>
         </div>
       )
+    case 'chore':
+      return (
+        <div>
+          <Main onPress={() => onDone()} isDisabled={busy || task.state === 'ahead'}>
+            Done
+          </Main>
+        </div>
+      )
     case 'training':
       return (
         <div>

@@ -1,4 +1,5 @@
 import { useMemo } from 'react'
+import { choreTasks } from '../../core/schedule/chores.ts'
 import { introductionTasks } from '../../core/arrivals/introduction-tasks.ts'
 import { arrivalTasks, type ArrivalTask } from '../../core/arrivals/tasks.ts'
 import type { Day, ZoneClock } from '../../core/time/zone.ts'
@@ -8,7 +9,7 @@ import { useHousehold } from '../journal/provider.tsx'
 /** Days ahead that are worked out. */
 const HORIZON_DAYS = 21
 
-/** What is due for those who came in or are being brought together, as it stands now. */
+/** What is due for those who came in or are being brought together, and of the keeper's own chores, as it stands now. */
 export function useArrivalTasks(): ArrivalTask[] {
   const { journal, settings, revision } = useHousehold()
   const now = useNow()
@@ -18,6 +19,11 @@ export function useArrivalTasks(): ArrivalTask[] {
       return [
         ...arrivalTasks(journal, settings, now, today + HORIZON_DAYS),
         ...introductionTasks(journal, settings, now),
+        ...choreTasks(journal, settings, now, today + HORIZON_DAYS).map((task): ArrivalTask => ({
+          ...task,
+          kind: 'chore',
+          animalIds: [],
+        })),
       ]
     },
     // eslint-disable-next-line react-hooks/exhaustive-deps -- the revision says when the journal has grown

@@ -5,18 +5,32 @@ import type { Alarm } from '../../core/arrivals/alarms.ts'
 /** A text in one line: a bare carriage return would end a line of the file for some calendars. */
 const oneLine = (text: string): string => withoutDirectionMarks(text).replace(/[\r\n\u0085\u2028\u2029]+/g, ' ')
 
-/** A calendar file with an event that rings at each moment; times in UTC, so that any calendar reads them alike. */
-export function calendarOf(alarms: readonly Alarm[], name: string, made: number): string {
+/** Something in a calendar; with an id of its own it is found again when the file is taken in a second time. */
+export interface CalendarEvent extends Alarm {
+  id?: string
+  note?: string
+}
+
+/**
+ * A calendar file with an event that rings at each moment; times in UTC, so that any calendar reads them alike.
+ * @param zone IANA name of the household’s zone, for calendars that show events in it
+ */
+export function calendarOf(alarms: readonly CalendarEvent[], name: string, made: number, zone?: string): string {
   const calendar = new ICAL.Component('vcalendar')
   calendar.updatePropertyWithValue('prodid', '-//Brinvo//EN')
   calendar.updatePropertyWithValue('version', '2.0')
   const time = (ms: number) => ICAL.Time.fromJSDate(new Date(Math.round(ms / 1000) * 1000), true)
-  for (const [i, { at, title }] of alarms.entries()) {
+  if (zone !== undefined) calendar.updatePropertyWithValue('x-wr-timezone', zone)
+  for (const [i, { at, title, id, note }] of alarms.entries()) {
     const event = new ICAL.Component('vevent')
-    event.updatePropertyWithValue('uid', `${Math.round(at)}-${i}@brinvo`)
+    event.updatePropertyWithValue(
+      'uid',
+      `${id === undefined ? `${Math.round(at)}-${i}` : id.replaceAll('/', '-')}@brinvo`,
+    )
     event.updatePropertyWithValue('dtstamp', time(made))
     event.updatePropertyWithValue('dtstart', time(at))
     event.updatePropertyWithValue('summary', oneLine(`${title} (${name})`))
+    if (note !== undefined) event.updatePropertyWithValue('description', oneLine(note))
     const alarm = new ICAL.Component('valarm')
     alarm.updatePropertyWithValue('action', 'DISPLAY')
     alarm.updatePropertyWithValue('description', oneLine(title))

@@ -1,6 +1,5 @@
-import { useId, useMemo, useRef, useState, type KeyboardEvent } from 'react'
+import { useEffect, useId, useMemo, useRef, useState, type KeyboardEvent } from 'react'
 import { styled } from 'styled-components'
-import { readLine } from '../../core/logline/read.ts'
 import type { Choice, ReadBack } from '../../core/logline/types.ts'
 import { courseVerdict, VERDICT_WORDS } from '../../core/courses/range-words.ts'
 import type { Content, Entry } from '../../core/journal/entry.ts'
@@ -150,6 +149,28 @@ const optionsOf = (back: ReadBack): Choice[] =>
       : back.completions
     : back.completions
 
+type Reader = typeof import('../../core/logline/read.ts').readLine
+let loaded: Reader | null = null
+
+/** What reads the line comes with the first key or touch: the first view of the ledger does without it. */
+async function loadReader(): Promise<Reader> {
+  loaded ??= (await import('../../core/logline/read.ts')).readLine
+  return loaded
+}
+
+function useReader(isAsked: boolean): Reader | null {
+  const [reader, setReader] = useState<{ read: Reader } | null>(loaded && { read: loaded })
+  useEffect(() => {
+    if (!isAsked || reader) return
+    let isGone = false
+    void loadReader().then((read) => isGone || setReader({ read }))
+    return () => {
+      isGone = true
+    }
+  }, [isAsked, reader])
+  return reader?.read ?? null
+}
+
 /** One line at the foot of every screen that makes entries, reading back what it would keep as it is typed. */
 export function LogLine({ onShowKeys }: { onShowKeys: () => void }) {
   const { journal, settings, revision, strike, which } = useHousehold()
@@ -162,16 +183,22 @@ export function LogLine({ onShowKeys }: { onShowKeys: () => void }) {
   const [kept, setKept] = useState<{ entries: Entry[]; undone: boolean } | null>(null)
   const field = useRef<HTMLInputElement>(null)
   const listId = useId()
+  const [isAsked, setIsAsked] = useState(text !== '')
+  const readLine = useReader(isAsked)
   const back = useMemo(
-    () => readLine(text, { journal, settings, now: minute, locale: locale() }),
+    (): ReadBack =>
+      readLine
+        ? readLine(text, { journal, settings, now: minute, locale: locale() })
+        : { state: 'empty', completions: [] },
     // The journal is one object that grows: its revision says when to read again.
     // eslint-disable-next-line react-hooks/exhaustive-deps
-    [text, journal, settings, revision, minute],
+    [readLine, text, journal, settings, revision, minute],
   )
   const options = optionsOf(back)
   const wording = wordingOf(journal, settings)
 
   const type = (next: string) => {
+    setIsAsked(true)
     setText(next)
     if (next === '') forgetDraft(draft)
     else keepDraft(draft, next, thisInstant())
@@ -185,7 +212,8 @@ export function LogLine({ onShowKeys }: { onShowKeys: () => void }) {
   const enter = async () => {
     if (marked >= 0 && options[marked]) return pick(options[marked])
     // Read once more: the minute shown may be a minute old, and an entry may have come from another tab.
-    const now = readLine(text, { journal, settings, now: thisInstant(), locale: locale() })
+    const read = await loadReader()
+    const now = read(text, { journal, settings, now: thisInstant(), locale: locale() })
     if (now.state !== 'keep' || busy) return
     const entries = await keep(now.contents)
     if (!entries) return
@@ -246,6 +274,7 @@ export function LogLine({ onShowKeys }: { onShowKeys: () => void }) {
           ref={field}
           value={text}
           onChange={(event) => type(event.target.value)}
+          onFocus={() => setIsAsked(true)}
           onKeyDown={onKeyDown}
           role="combobox"
           aria-label="Log line: a tank or an animal, then what happened"

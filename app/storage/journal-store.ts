@@ -1,5 +1,4 @@
 import localforage from 'localforage'
-import { isEntry } from '../../core/journal/check.ts'
 import type { Entry } from '../../core/journal/entry.ts'
 import { hasLocks, heldLocks, holdForPage, ifUnlocked, withLock } from './locks.ts'
 import { refusalOf, StorageRefusal } from './refusal.ts'
@@ -117,6 +116,8 @@ export function openJournalStore(name: string, newId: () => string): JournalStor
     for (;;) {
       const fresh = (await db.keys()).filter((key) => isSegment(key) && !read.has(key)).sort()
       if (fresh.length === 0) return unreadable
+      // The checks are asked for where something is stored: the very first view does without them.
+      const { isEntry } = await import('../../core/journal/check.ts')
       for (const key of fresh) {
         read.add(key)
         const stored = await db.getItem<unknown[]>(key)

@@ -5,7 +5,7 @@ import type { Settings } from '../household/settings.ts'
 import { equipmentOf } from '../household/tanks.ts'
 import type { Content, ContentOf } from '../journal/entry.ts'
 import type { Journal } from '../journal/journal.ts'
-import { asItStands, wordContent, type Standing, type TaskWindow } from '../schedule/task.ts'
+import { asItStands, wordContent, type Standing, type Task, type TaskWindow } from '../schedule/task.ts'
 import { iso, MS_PER_DAY, MS_PER_HOUR, type Day } from '../time/zone.ts'
 import { byLight, lightRamp, RAMP_DAYS } from './light.ts'
 import { runsOf, type Run } from './runs.ts'
@@ -24,14 +24,11 @@ export type ArrivalTaskKind =
   | 'stop'
   | 'wound-check'
   | 'training'
+  | 'chore'
 
 /** Something due for animals that came in, worked out from their arrival and what was done since. */
-export interface ArrivalTask extends Standing {
-  id: string
-  tankId: string
+export interface ArrivalTask extends Task {
   kind: ArrivalTaskKind
-  title: string
-  why: string
   animalIds: readonly string[]
   /** The introduction it belongs to. */
   introId?: string
@@ -261,6 +258,8 @@ export function arrivalTaskContents(
         }),
         done,
       ]
+    case 'chore':
+      return [done]
     case 'evening-check':
     case 'watch':
     case 'settle-watch':

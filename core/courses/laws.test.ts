@@ -53,73 +53,61 @@ const happening = (definitionId: string) => {
   const animal = fc.constantFrom('f', 'g')
   const tank = fc.constantFrom('a', 'b')
   return fc.oneof(
-    fc
-      .tuple(hour, animal, tank, tank)
-      .map(([h, animalId, fromTankId, toTankId]): Content => ({
-        kind: 'move',
-        ...at(h),
-        animalId,
-        fromTankId,
-        toTankId,
-      })),
-    fc
-      .tuple(hour, fc.double({ min: 0, max: 4, noNaN: true }))
-      .map(([h, value]): Content => ({
-        kind: 'reading',
-        ...at(h),
-        tankId: 'a',
-        parameter: 'copper',
-        result: { kind: 'value', value },
-        unit: 'mg/L',
-      })),
-    fc
-      .tuple(hour, fc.double({ min: 1, max: 900, noNaN: true }))
-      .map(([h, massMg]): Content => ({
-        kind: 'dose',
-        ...at(h),
-        tankId: 'a',
-        ingredient: drug?.agent ?? 'peroxide',
-        amount: 1,
-        unit: 'mL',
-        massMg,
-      })),
+    fc.tuple(hour, animal, tank, tank).map(([h, animalId, fromTankId, toTankId]): Content => ({
+      kind: 'move',
+      ...at(h),
+      animalId,
+      fromTankId,
+      toTankId,
+    })),
+    fc.tuple(hour, fc.double({ min: 0, max: 4, noNaN: true })).map(([h, value]): Content => ({
+      kind: 'reading',
+      ...at(h),
+      tankId: 'a',
+      parameter: 'copper',
+      result: { kind: 'value', value },
+      unit: 'mg/L',
+    })),
+    fc.tuple(hour, fc.double({ min: 1, max: 900, noNaN: true })).map(([h, massMg]): Content => ({
+      kind: 'dose',
+      ...at(h),
+      tankId: 'a',
+      ingredient: drug?.agent ?? 'peroxide',
+      amount: 1,
+      unit: 'mL',
+      massMg,
+    })),
     fc
       .tuple(hour, fc.double({ min: 1, max: 80, noNaN: true }))
       .map(([h, litres]): Content => ({ kind: 'water-change', ...at(h), tankId: 'a', litres })),
     fc.tuple(hour, tank).map(([h, tankId]): Content => ({ kind: 'contact', ...at(h), tankId, what: 'tool' })),
-    fc
-      .tuple(hour, tank)
-      .map(([h, tankId]): Content => ({
-        kind: 'bath',
-        ...at(h),
-        tankId,
-        animalIds: ['f', 'g'],
-        ingredient: 'peroxide',
-        amount: 1,
-        unit: 'mL',
-        massMg: 300,
-        litres: 4,
-        minutes: 30,
-      })),
+    fc.tuple(hour, tank).map(([h, tankId]): Content => ({
+      kind: 'bath',
+      ...at(h),
+      tankId,
+      animalIds: ['f', 'g'],
+      ingredient: 'peroxide',
+      amount: 1,
+      unit: 'mL',
+      massMg: 300,
+      litres: 4,
+      minutes: 30,
+    })),
     fc.tuple(hour, animal).map(([h, animalId]): Content => ({ kind: 'death', ...at(h), animalId, tankId: 'a' })),
-    fc
-      .tuple(hour, fc.integer({ min: 0, max: 5 }))
-      .map(([h, value]): Content => ({
-        kind: 'count',
-        ...at(h),
-        tankId: 'a',
-        measure: 'patch-stage',
-        parts: [{ partId: 'p', value }],
-      })),
-    fc
-      .tuple(hour, animal)
-      .map(([h, animalId]): Content => ({
-        kind: 'sighting',
-        ...at(h),
-        tankId: 'a',
-        animalIds: [animalId],
-        signs: [{ sign: 'flashing', present: true }],
-      })),
+    fc.tuple(hour, fc.integer({ min: 0, max: 5 })).map(([h, value]): Content => ({
+      kind: 'count',
+      ...at(h),
+      tankId: 'a',
+      measure: 'patch-stage',
+      parts: [{ partId: 'p', value }],
+    })),
+    fc.tuple(hour, animal).map(([h, animalId]): Content => ({
+      kind: 'sighting',
+      ...at(h),
+      tankId: 'a',
+      animalIds: [animalId],
+      signs: [{ sign: 'flashing', present: true }],
+    })),
     fc
       .tuple(hour, fc.boolean())
       .map(([h, running]): Content => ({ kind: 'equipment', ...at(h), tankId: 'a', item: 'carbon', running })),

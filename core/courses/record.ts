@@ -199,7 +199,7 @@ function fishRestarts(journal: Journal, course: Course, members: readonly Member
         at,
         animalId: content.animalId,
         to: content.toTankId,
-        from: content.fromTankId as string | null,
+        from: content.fromTankId,
       })),
   ]
   return came

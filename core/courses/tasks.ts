@@ -1,28 +1,21 @@
 import type { Act } from '../catalogue/courses/definitions.ts'
-import { byUrgency, type Standing } from '../schedule/task.ts'
+import { byUrgency, type Task } from '../schedule/task.ts'
 import type { PlannedBath } from './planned-bath.ts'
 import type { PlannedChange, PlannedDose } from './planned-dose.ts'
 import type { PlannedSession } from './planned-session.ts'
 
 /** Something due in a course, worked out from its definition and the journal. */
-export interface CourseTask extends Standing {
-  /** `course/step/ordinal`: names this occasion, so that what was said of it (skipped, postponed, done) is found again. */
-  id: string
+export interface CourseTask extends Task {
   /** Ids that earlier versions gave the same occasion. */
   aliases?: readonly string[]
   courseId: string
-  tankId: string
   /** Step of the definition. */
   step: string
   act: Act
-  title: string
-  /** Why now, in a few words; and what late work has moved. */
-  why: string
   dose?: PlannedDose
   change?: PlannedChange
   bath?: PlannedBath
   session?: PlannedSession
-  animalIds?: readonly string[]
   /** Where the animals go, for a move. */
   toTankId?: string
   /** What is to be counted, for a count. */

@@ -51,6 +51,10 @@ export function taskName(taskId: string): string | null {
     return PREPARATION_TICKS.find(({ id }) => id === parts.at(-1))?.title ?? 'preparation of a tank'
   // A training's id begins with its kind; those of a course, a run and an introduction have whose it is first.
   const kind =
-    parts[0] === 'training' ? 'training' : parts[0] === 'arrival' || parts[0] === 'introduction' ? parts[2] : parts[1]
+    parts[0] === 'training' || parts[0] === 'chore'
+      ? parts[0]
+      : parts[0] === 'arrival' || parts[0] === 'introduction'
+        ? parts[2]
+        : parts[1]
   return NAMES[kind ?? ''] ?? null
 }

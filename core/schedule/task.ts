@@ -15,6 +15,17 @@ export interface Standing extends TaskWindow {
   postponed: boolean
 }
 
+/** Something to be done: of a course, of an arrival or an introduction, or a chore. One calendar holds them all. */
+export interface Task extends Standing {
+  /** Names this occasion: what was said of it (done, skipped, put off) is found by it. */
+  id: string
+  tankId: string
+  title: string
+  /** Why now, in a few words. */
+  why: string
+  animalIds?: readonly string[]
+}
+
 /** How pressing something is. */
 export type Urgency = Pick<Standing, 'state' | 'best'>
 

@@ -1,4 +1,4 @@
-import type { ReactNode } from 'react'
+import { lazy, Suspense, type ReactNode } from 'react'
 import type { Act } from '../../../core/catalogue/courses/definitions.ts'
 import { TRANSFER_RULES } from '../../../core/catalogue/treatments/transfer-rules.data.ts'
 import { taskContents } from '../../../core/courses/task-contents.ts'
@@ -15,12 +15,13 @@ import { Button, PlainButton, PrimaryButton } from '../../look/buttons.ts'
 import { Bar, Line, Small } from '../../look/text.ts'
 import { DoubtList, useDoubts } from '../../safety/Doubts.tsx'
 import { ReadInPlace } from '../ReadInPlace.tsx'
-import { BathAct } from './BathAct.tsx'
-import { CountAct } from './CountAct.tsx'
 import { DoseAct } from './DoseAct.tsx'
 
 /** Forms of the ledger that a card may open. */
 export type FormName = 'dose' | 'sighting' | 'water-change' | 'reading' | 'move'
+
+const LazyBath = lazy(async () => ({ default: (await import('./BathAct.tsx')).BathAct }))
+const LazyCount = lazy(async () => ({ default: (await import('./CountAct.tsx')).CountAct }))
 
 export interface ActProps {
   plan: CoursePlan
@@ -33,11 +34,19 @@ export interface ActProps {
 /** The doing of each act. A test asks for one an act. */
 export const ACTS: Record<Act, (props: ActProps) => ReactNode> = {
   dose: DoseAct,
-  bath: BathAct,
+  bath: (props) => (
+    <Suspense fallback={null}>
+      <LazyBath {...props} />
+    </Suspense>
+  ),
   feed: TickAct,
   change: ChangeAct,
   read: ReadAct,
-  count: CountAct,
+  count: (props) => (
+    <Suspense fallback={null}>
+      <LazyCount {...props} />
+    </Suspense>
+  ),
   look: LookAct,
   move: MoveAct,
   switch: SwitchAct,

@@ -112,7 +112,7 @@ function ChangeForm({ plan: { course }, onDone }: FormProps) {
     defaultValues: {
       products: Object.fromEntries(
         keys.map((key) => [key, course.products[key] ?? (course.dose?.id === key ? (course.productId ?? '') : '')]),
-      ) as Record<string, string>,
+      ),
       readAt: clockText(course.readAtMinute),
       moveToTankId: course.moveToTankId ?? '',
     },

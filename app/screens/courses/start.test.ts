@@ -52,7 +52,13 @@ test('with all said there is nothing in the way, and what is kept is a course', 
 
 test.each<[string, Partial<StartValues>, Partial<typeof context>, string, RegExp]>([
   ['no net volume', {}, { tank: { ...tank, volume: null } }, 'tanks.main', /not worked out/],
-  ['a net volume of zero', {}, { tank: { ...tank, volume: { ...tank.volume!, netL: 0 } } }, 'tanks.main', /not worked out/],
+  [
+    'a net volume of zero',
+    {},
+    { tank: { ...tank, volume: { ...tank.volume!, netL: 0 } } },
+    'tanks.main',
+    /not worked out/,
+  ],
   ['another course', {}, { isTaken: true }, 'tanks.main', /finish or stop it/],
   ['no fish', { animalIds: [] }, {}, 'animalIds', /which fish/],
   ['no product', { productId: '' }, { product: null }, 'productId', /with its strength/],

@@ -3,6 +3,7 @@ import type { Line } from '../../../core/journal/journal.ts'
 import type { Tank } from '../../../core/household/tanks.ts'
 import type { Day } from '../../../core/time/zone.ts'
 import { LossForm, MoveForm, NoteForm, SightingForm } from './forms/AnimalForms.tsx'
+import { BathForm, ContactForm, CountForm, FeedForm, TopOffForm } from './forms/CareForms.tsx'
 import { PhotoForm } from './forms/PhotoForm.tsx'
 import { ReadingForm } from './forms/ReadingForm.tsx'
 import { ChangeForm, DoseForm } from './forms/WaterForms.tsx'
@@ -15,6 +16,11 @@ export const FORM_TITLES: Record<FormKind, string> = {
   sighting: 'Seen',
   move: 'Move',
   death: 'Loss',
+  bath: 'Bath or dip',
+  count: 'Count',
+  feed: 'Food',
+  'top-off': 'Top-off',
+  contact: 'Contact',
   note: 'Note',
   photo: 'Photo',
 }
@@ -29,6 +35,11 @@ export const FORM_OF: Partial<Record<ContentKind, FormKind>> = {
   death: 'death',
   departure: 'death',
   note: 'note',
+  bath: 'bath',
+  count: 'count',
+  feed: 'feed',
+  'top-off': 'top-off',
+  contact: 'contact',
 }
 
 /** The fields of one kind of entry, new or corrected. */
@@ -62,6 +73,16 @@ export function EntryFields({
       return <LossForm {...shared} {...of('death')} />
     case 'note':
       return <NoteForm {...shared} {...of('note')} />
+    case 'bath':
+      return <BathForm {...shared} {...of('bath')} />
+    case 'count':
+      return <CountForm {...shared} {...of('count')} />
+    case 'feed':
+      return <FeedForm {...shared} {...of('feed')} />
+    case 'top-off':
+      return <TopOffForm {...shared} {...of('top-off')} />
+    case 'contact':
+      return <ContactForm {...shared} {...of('contact')} />
     case 'photo':
       return <PhotoForm {...shared} />
   }

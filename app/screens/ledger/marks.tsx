@@ -32,6 +32,7 @@ const FIRST: readonly ContentKind[] = [
   'reading',
   'water-change',
   'dose',
+  'bath',
   'count',
   'sighting',
 ]

@@ -2,7 +2,24 @@ import { useCallback } from 'react'
 import { useSearchParams } from 'react-router'
 import { dayFromText, dayText, type Day } from '../../../core/time/zone.ts'
 
-export type FormKind = 'reading' | 'water-change' | 'dose' | 'sighting' | 'move' | 'death' | 'note' | 'photo'
+const FORMS = [
+  'reading',
+  'water-change',
+  'dose',
+  'sighting',
+  'move',
+  'death',
+  'bath',
+  'count',
+  'feed',
+  'top-off',
+  'contact',
+  'note',
+  'photo',
+] as const
+
+/** The forms of the ledger. */
+export type FormKind = (typeof FORMS)[number]
 
 /** What stands open beside the ledger; kept in the address, so that a reload or a link shows the same. */
 export type Beside =
@@ -10,24 +27,14 @@ export type Beside =
   | { show: 'entry'; id: string }
   | { show: 'form'; form: FormKind; tankId: string; day: Day | null }
 
-const FORMS: readonly string[] = [
-  'reading',
-  'water-change',
-  'dose',
-  'sighting',
-  'move',
-  'death',
-  'note',
-  'photo',
-] satisfies FormKind[]
-
 function read(params: URLSearchParams): Beside | null {
   const entry = params.get('entry')
   if (entry) return { show: 'entry', id: entry }
   const tankId = params.get('tank')
   const day = dayFromText(params.get('day') ?? '')
   const form = params.get('form')
-  if (tankId && form && FORMS.includes(form)) return { show: 'form', form: form as FormKind, tankId, day }
+  if (tankId && form && (FORMS as readonly string[]).includes(form))
+    return { show: 'form', form: form as FormKind, tankId, day }
   return tankId && day !== null ? { show: 'day', tankId, day } : null
 }
 

@@ -9,6 +9,7 @@ import { Heading, Line, Small, Stack, Title } from '../../look/text.ts'
 import { downloadText } from '../../storage/download.ts'
 import { plural } from '../../../core/words/numbers.ts'
 import { readingsCsv } from './csv.ts'
+import { DaysAway, PlanOut } from './PlanOut.tsx'
 import { OnThisDevice } from './OnThisDevice.tsx'
 import { SettingsForm } from './SettingsForm.tsx'
 import { StartOver } from './StartOver.tsx'
@@ -79,6 +80,7 @@ export function Records() {
               <Button onPress={saveCsv}>Readings as CSV</Button>
             </Line>
           </Section>
+          <PlanOut />
           <Section>
             <Heading>Bring one in</Heading>
             <Small>What the file adds is shown before anything is kept. The same file twice adds nothing.</Small>
@@ -90,6 +92,7 @@ export function Records() {
           </Section>
         </Stack>
         <Stack $gap={32}>
+          <DaysAway />
           <OnThisDevice />
           <StartOver />
         </Stack>

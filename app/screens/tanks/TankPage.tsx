@@ -14,6 +14,7 @@ import { Button, ButtonLink, PlainButton } from '../../look/buttons.ts'
 import { Page, PageHead, TwoParts } from '../../look/page.ts'
 import { Bar, Heading, Line, Quiet, Rows, Small, Stack, Title } from '../../look/text.ts'
 import { dayBeside } from '../../../core/time/words.ts'
+import { ChoreList } from './ChoreList.tsx'
 import { BandList } from './BandList.tsx'
 import { EquipmentList } from './EquipmentList.tsx'
 import { KitList } from './KitList.tsx'
@@ -77,9 +78,7 @@ function TankView({ tank, onEdit }: { tank: Tank; onEdit: () => void }) {
           </Quiet>
         </div>
         <Line>
-          {tank.water === 'marine' && !tank.retired && (
-            <ButtonLink href={`/courses/new?tank=${tank.id}`}>Start a course</ButtonLink>
-          )}
+          {!tank.retired && <ButtonLink href={`/courses/new?tank=${tank.id}`}>Start a course</ButtonLink>}
           <Button onPress={onEdit}>Change the tank or its sheet</Button>
         </Line>
       </PageHead>
@@ -118,6 +117,7 @@ function TankView({ tank, onEdit }: { tank: Tank; onEdit: () => void }) {
           <EquipmentList tank={tank} />
           <KitList tank={tank} />
           <BandList tank={tank} />
+          {!tank.retired && <ChoreList tank={tank} />}
         </Stack>
       </TwoParts>
     </Page>
