@@ -22,6 +22,15 @@ const RESTART_RULES: Record<Restart['event'], string> = {
   'cross-contamination': 'cross-contact',
 }
 
+/** The rules that the warnings of a held level are of; a restart's is told with it. */
+const WARNING_RULES: Readonly<Record<string, string>> = {
+  broken: 'level-low',
+  broke: 'level-low',
+  gap: 'level-unknown',
+  death: 'unexplained-death',
+  sign: 'sign-seen',
+}
+
 const RULE_STATES = { holds: 'holds', 'not-yet': 'not', broken: 'not', ask: 'ask' } as const
 
 const COUNT_STATES: Record<HoldCount['state'], Count['state']> = {
@@ -232,7 +241,7 @@ export function standingOf(
     tasks: plan.tasks
       .filter(({ best }) => best <= now + horizonDays * MS_PER_DAY)
       .map((task) => taskStanding(task, plan.rules)),
-    warnings: plan.warnings.map(({ id, text }) => ({ rule: id, text })),
+    warnings: plan.warnings.map(({ id, text }) => ({ rule: WARNING_RULES[id] ?? id, text })),
   }
 }
 

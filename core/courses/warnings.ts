@@ -45,6 +45,12 @@ const RESTART_WORDS: Record<Restart['event'], string> = {
   'cross-contamination': 'something wet from an unclean system touched the water',
 }
 
+const RESTART_IDS: Record<Restart['event'], string> = {
+  'carbon-left-in': 'carbon-left-in',
+  'new-fish-added': 'new-fish',
+  'cross-contamination': 'cross-contact',
+}
+
 /** The last time the level was under its range, and when the count began again. */
 function breakSentence({ facts, clock, settings }: DrugWarningInput): CourseWarning | null {
   const last = clock.breaks.at(-1)
@@ -106,12 +112,12 @@ function restartSentences({ clock, facts, settings, journal }: DrugWarningInput)
   return clock.restarts.slice(0, 1).map(({ at, event, ongoing, animalId }) =>
     ongoing
       ? {
-          id: 'restart',
+          id: 'carbon-left-in',
           tone: 'act',
           text: `Carbon or resin is running in this water: it takes the ${drugWord(facts.course)} out, and nothing counts until it is removed.`,
         }
       : {
-          id: 'restart',
+          id: RESTART_IDS[event],
           tone: 'soon',
           text: `The count began again ${momentBeside(at, facts.now, settings.clock)}: ${restartWords(event, animalId)}.`,
         },

@@ -93,7 +93,9 @@ A journal file is a JSON text in UTF-8:
 - **Order**: what happened is ordered by \`happened\`, then \`logged\`, then \`id\`. Events of one instant act in that order, as one jump.
 - **Joining two files** is the union of their entries by id. The same id with other content is reported and neither overwrites the other.
 - **A file is read whole or not at all**: a fault is named by its line or path, and nothing of the file is kept.
-- **Versions**: a file of a newer version is refused with a word; older versions are brought forward when read. Format 1 is the first.
+- **Versions**: a file of a newer version is refused with a word; older versions are brought forward when read. Format 2 only adds: format 1 files are read as before, and their \`course-start\` in the
+  words of format 2 (protocol is the definition, tankId the tank \`main\`, doseId the option \`drug\`, productId the product of that dose, moveToTankId the
+  tank \`observe\`). A \`course-start\` says \`definition\` and \`tanks\`, or \`protocol\`, \`tankId\` and \`doseId\`; a \`count\` says \`measure\` and \`parts\` or \`values\`, or \`what\` and \`values\`.
 
 ## With pictures
 

@@ -5,6 +5,7 @@
 import { mkdirSync, writeFileSync } from 'node:fs'
 import { Content, EntryFrame, JournalFile } from '../../core/journal/entry.schema.ts'
 import { OPERATION_SCHEMAS } from '../../core/operations/schemas.ts'
+import { coursesDocument } from './courses.ts'
 import { formatsDocument } from './formats.ts'
 import { standaloneChecks } from './standalone.ts'
 
@@ -38,4 +39,7 @@ write(
 )
 
 // Asked for by hand (`npm run generate`), so that the test of its freshness tests what is committed.
-if (process.argv.includes('--docs')) writeFileSync(new URL('../../docs/formats.md', import.meta.url), formatsDocument())
+if (process.argv.includes('--docs')) {
+  writeFileSync(new URL('../../docs/formats.md', import.meta.url), formatsDocument())
+  writeFileSync(new URL('../../docs/courses.md', import.meta.url), coursesDocument())
+}

@@ -47,6 +47,11 @@ export type Condition =
         | 'sets-dry'
         | 'new-fish'
         | 'cross-contact'
+        | 'carbon-left-in'
+        | 'level-low'
+        | 'level-unknown'
+        | 'level-high'
+        | 'sign-seen'
     }
   /** Only the keeper can say. */
   | { asks: string }

@@ -34,6 +34,18 @@ const heldRules: readonly Rule[] = [
   ammoniaLow,
   { id: 'held', role: 'hard', when: { track: 'held', is: 'full' }, says: 'in range all the days on end' },
 ]
+/** What a held drug's count meets, quarantine.md 7.4. */
+const levelEvents: readonly Rule[] = [
+  { id: 'level-low', role: 'event', when: { judged: 'level-low' }, says: 'the level is under its range' },
+  { id: 'level-unknown', role: 'event', when: { judged: 'level-unknown' }, says: 'too long without a reading' },
+  { id: 'level-high', role: 'event', when: { judged: 'level-high' }, says: 'the level is over its range' },
+  {
+    id: 'carbon-left-in',
+    role: 'event',
+    when: { judged: 'carbon-left-in' },
+    says: 'carbon or resin was in the water',
+  },
+]
 /** What sets the counts of a school back, quarantine.md 7.4. */
 const setBack: readonly Rule[] = [
   { id: 'new-fish', role: 'event', when: { judged: 'new-fish' }, says: 'a new fish came into the water' },
@@ -43,6 +55,7 @@ const setBack: readonly Rule[] = [
     when: { judged: 'cross-contact' },
     says: 'something wet of another system touched the water',
   },
+  { id: 'sign-seen', role: 'event', when: { judged: 'sign-seen' }, says: 'a sign of disease was seen' },
   {
     id: 'unexplained-death',
     role: 'event',
@@ -76,7 +89,7 @@ const thirty = (id: string, drugs: readonly string[], source: string): Definitio
   lead: 'held',
   tracks: [{ id: 'held', kind: 'hold', by: 'drug', name: 'in range', days: 30 }, watch],
   steps: [...heldSteps, { id: 'clear', title: 'Take the drug out', act: 'switch', due: { by: 'clear' } }, close],
-  rules: [...heldRules, NO_SIGNS_AT_THE_END, ...setBack],
+  rules: [...heldRules, NO_SIGNS_AT_THE_END, ...levelEvents, ...setBack],
   handling: 1,
   restore: ['carbon', 'resin', 'uv', 'ozone', 'skimmer'],
   cautions: ['Off-label in many places: label, local law and a licensed aquatic veterinarian decide.'],
@@ -231,6 +244,7 @@ export const SCHOOL_COURSES: readonly Definition[] = [
       { id: 'tr-2', role: 'hard', when: { judged: 'level-kept' }, says: 'the level is not lowered before the move' },
       { id: 'tr-3', role: 'hard', when: { asks: transferRule('tr-3') }, says: transferRule('tr-3') },
       { id: 'tr-1', role: 'hard', when: { asks: transferRule('tr-1') }, says: transferRule('tr-1') },
+      ...levelEvents,
       ...setBack,
     ],
     handling: 2,

@@ -11,7 +11,7 @@ import { readingResult } from '../../words/quantities.ts'
 import { MS_PER_DAY, MS_PER_HOUR } from '../../time/zone.ts'
 import { dayBeside, momentBeside, spanText } from '../../time/words.ts'
 import type { CourseRecord, DrugRecord, KnownLevel, Restart } from '../record.ts'
-import type { HoldCount } from '../tracks/hold.ts'
+import { GAP_HOURS, type HoldCount } from '../tracks/hold.ts'
 import { isTested } from '../tracks/level.ts'
 import type { RoundsState } from '../tracks/rounds.ts'
 import { lastScores, type SeriesState } from '../tracks/series.ts'
@@ -244,6 +244,44 @@ function happened({ facts }: RuleInput, event: Restart['event']): Judged {
   return { state: last ? 'holds' : 'not-yet', says: last ? 'the count starts over' : 'none' }
 }
 
+/** Where the level is by now, or has been: quarantine.md 7.4. */
+function levelEvent({ drug }: RuleInput, event: 'level-low' | 'level-unknown' | 'level-high'): Judged {
+  if (!drug) return { state: 'not-yet', says: '' }
+  const { facts, known, clock } = drug
+  const { low, high } = facts.course.dose
+  const is = known === null ? {} : { is: known.mgPerL }
+  if (event === 'level-unknown') {
+    const gap = clock.gaps.at(-1)
+    return gap?.open === true
+      ? { state: 'holds', says: `${spanText(gap.hours)} without a reading`, is: gap.hours, limit: GAP_HOURS.proven }
+      : { state: 'not-yet', says: 'read in time' }
+  }
+  if (event === 'level-high')
+    return known !== null && known.mgPerL > high + 1e-9
+      ? {
+          state: 'holds',
+          says: `${known.mgPerL.toFixed(2)} over ${high.toFixed(2)}; the count goes on`,
+          ...is,
+          limit: high,
+        }
+      : { state: 'not-yet', says: 'not over', ...is, limit: high }
+  const last = clock.breaks.at(-1)
+  return {
+    state: clock.state !== 'complete' && last?.to === null ? 'holds' : 'not-yet',
+    says: last?.to === null ? 'the count starts over once it is back' : 'not under',
+    ...is,
+    limit: low,
+  }
+}
+
+/** A sign on an animal of the course within two days. */
+function signLately({ facts, seen, settings }: RuleInput): Judged {
+  const sign = seen.signs.findLast(({ at }) => facts.now - at < SIGN_HOURS * MS_PER_HOUR)
+  return sign
+    ? { state: 'holds', says: momentBeside(sign.at, facts.now, settings.clock) }
+    : { state: 'not-yet', says: 'none lately' }
+}
+
 function deathJudged({ facts, seen }: RuleInput, days: number): Judged {
   const death = seen.unexplainedDeaths.at(-1)
   return death && facts.now - death.at < days * MS_PER_DAY
@@ -332,6 +370,14 @@ function judge(input: RuleInput, condition: Condition, id: string): Judged {
       return happened(input, 'new-fish-added')
     case 'cross-contact':
       return happened(input, 'cross-contamination')
+    case 'carbon-left-in':
+      return happened(input, 'carbon-left-in')
+    case 'level-low':
+    case 'level-unknown':
+    case 'level-high':
+      return levelEvent(input, condition.judged)
+    case 'sign-seen':
+      return signLately(input)
   }
 }
 

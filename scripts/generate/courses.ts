@@ -1,0 +1,96 @@
+import { DEFINITIONS } from '../../core/catalogue/courses/definitions.ts'
+import type { Condition, Definition, Quantity, Step, Track } from '../../core/catalogue/courses/definition.ts'
+
+const cell = (text: string): string => text.replaceAll('|', '\\|')
+
+function trackWords(track: Track): string {
+  if (track.kind === 'series')
+    return `series of ${track.measure}; expected at least ${track.expected
+      .map(({ value, byDay }) => `${value} by day ${byDay}`)
+      .join(', ')}; no response by day ${track.silentByDay}: something else`
+  if (track.kind === 'rounds')
+    return track.of === 'move'
+      ? `rounds of moves: at most ${track.rule.maxIntervalHours} h apart, ${track.rule.minTransfers} at least, ${track.rule.minTotalHours} h in all; a late one becomes hour 0`
+      : `rounds of baths: ${track.need}, ${track.apartHours.join('–')} h apart (least, best, most), each followed by a move within ${track.moveWithinHours} h; a pair that is off is done again`
+  return track.by === 'drug'
+    ? `hold of the drug’s range for ${track.days} days: proven by readings, or logged where no test exists`
+    : `hold without signs for ${track.days} days, logged`
+}
+
+function dueWords({ due }: Step): string {
+  if ('by' in due) return `worked out: ${due.by}`
+  const every = due.every ? `, every ${due.every} d until day ${due.until ?? due.day}` : ''
+  return `day ${due.day}${every}${due.alternateWith ? `; every other day with ${due.alternateWith}` : ''}`
+}
+
+function quantityWords(quantity: Quantity): string {
+  if (typeof quantity === 'number') return String(quantity)
+  if ('parameter' in quantity) return `last ${quantity.parameter}`
+  if ('rounds' in quantity) return `sessions of ${quantity.rounds}`
+  return `${quantity.of} ${quantity.arm} of ${quantity.series}`
+}
+
+function conditionWords(condition: Condition): string {
+  if ('all' in condition) return condition.all.map(conditionWords).join(' and ')
+  if ('any' in condition) return condition.any.map(conditionWords).join(' or ')
+  if ('left' in condition) return `${quantityWords(condition.left)} ${condition.op} ${quantityWords(condition.right)}`
+  if ('track' in condition) return `${condition.track} is full`
+  if ('sign' in condition) return `${condition.sign.join(' or ')} within ${condition.withinHours} h`
+  if ('unexplainedDeath' in condition)
+    return `a death without a cause within ${condition.unexplainedDeath.withinDays} d`
+  if ('asks' in condition) return `asked: ${condition.asks}`
+  return `judged: ${condition.judged}`
+}
+
+const table = (head: readonly string[], rows: readonly (readonly string[])[]): string =>
+  [
+    `| ${head.join(' | ')} |`,
+    `|${head.map(() => '---').join('|')}|`,
+    ...rows.map((row) => `| ${row.map(cell).join(' | ')} |`),
+  ].join('\n')
+
+function section(definition: Definition): string {
+  const { id, name, kind, what, drugs, roles, options, tracks, steps, rules, source } = definition
+  return `## ${id}
+
+${name}, a ${kind}. ${what} Source: ${source}.
+
+- roles: ${roles.map(({ role, must }) => `\`${role}\`${must ? '' : ' (may be left out)'}`).join(', ')}
+${drugs.length > 0 ? `- option \`drug\`: ${drugs.map((one, i) => `\`${one}\`${i === 0 ? ' (default)' : ''}`).join(', ')}\n` : ''}${options
+    .map(
+      (option) =>
+        `- option \`${option.id}\`: ${option.choices.map((one, i) => `\`${one.id}\`${i === 0 ? ' (default)' : ''}`).join(', ')}\n`,
+    )
+    .join('')}
+${table(
+  ['track', 'what'],
+  tracks.map((track) => [`\`${track.id}\``, trackWords(track)]),
+)}
+
+${table(
+  ['step', 'act', 'when', 'what', 'waits for'],
+  steps.map((step) => [
+    `\`${step.id}\``,
+    step.act,
+    dueWords(step),
+    step.title,
+    (step.needs ?? []).map((one) => `\`${one}\``).join(', '),
+  ]),
+)}
+
+${table(
+  ['rule', 'role', 'in words', 'condition', 'then'],
+  rules.map((rule) => [`\`${rule.id}\``, rule.role, rule.says, conditionWords(rule.when), rule.then ?? '']),
+)}
+`
+}
+
+/** docs/courses.md: every definition with its tracks, steps and rules, written from the catalogue. */
+export const coursesDocument = (): string => `# Courses
+
+Written from core/catalogue/courses by \`npm run generate\`; a test fails when it is out of date.
+
+One engine (core/courses) reads these definitions. \`courses.standing\` names tracks, steps and rules by the ids below; a task’s id is
+\`course/step/ordinal\`. A course of a definition that is not here is shown, with a word that a newer version works it out.
+
+${DEFINITIONS.map(section).join('\n')}`
