@@ -1,0 +1,100 @@
+import { journalFrom } from '../journal/read.ts'
+import { courseById, courseFrom, coursesOf, unknownCoursesOf } from './course.ts'
+import { handlingLoad } from './handling.ts'
+import { definitionById, DEFINITIONS } from '../catalogue/courses/definitions.ts'
+import { bathAmount, plannedBath } from './planned-bath.ts'
+import { doseById } from '../catalogue/treatments/treatments.ts'
+
+const happened = '2026-11-01T18:00:00Z'
+
+describe('a journal of format 1 reads on', () => {
+  const file = (start: object) => ({
+    format: 'brinvo-journal',
+    version: 1,
+    exported: '2026-11-02T00:00:00Z',
+    entries: [
+      {
+        id: 'e1',
+        logged: happened,
+        content: { kind: 'course-start', happened, courseId: 'c', animalIds: ['n'], ...start },
+      },
+    ],
+  })
+  const read = (start: object) => {
+    const journal = journalFrom(file(start))
+    if (!journal.ok) throw new Error(JSON.stringify(journal.error))
+    return journal.value
+  }
+
+  test('protocol, tank, dose, product and the tank to move to are brought forward', () => {
+    const journal = read({
+      protocol: 'qt-b-drug14',
+      tankId: 'quar',
+      doseId: 'cu-amine-std',
+      productId: 'p',
+      moveToTankId: 'obs',
+    })
+    expect(courseById(journal, 'c')).toMatchObject({
+      definition: { id: 'qt-b-drug14' },
+      tankId: 'quar',
+      tanks: { main: 'quar', observe: 'obs' },
+      dose: { id: 'cu-amine-std' },
+      productId: 'p',
+      moveToTankId: 'obs',
+      requiredDays: 14,
+    })
+  })
+
+  test('a definition of a later version is told apart, and not hidden', () => {
+    const journal = read({ definition: 'qt-z-later', tanks: { main: 'quar' } })
+    expect(coursesOf(journal)).toEqual([])
+    expect(unknownCoursesOf(journal)).toEqual([
+      { id: 'c', definition: 'qt-z-later', tankId: 'quar', startedAt: Date.parse(happened) },
+    ])
+  })
+
+  test.each([
+    [{ definition: 'qt-c-ttm', tanks: {} }, '/entries/0/content/tanks/main'],
+    [{ protocol: 'qt-b-drug14', tankId: 'quar' }, '/entries/0/content/doseId'],
+  ])('half a start names what is missing: %j', (start, path) => {
+    expect(journalFrom(file(start))).toMatchObject({ ok: false, error: { path } })
+  })
+})
+
+test('a draft is a course before it is kept', () => {
+  const draft = {
+    kind: 'course-start' as const,
+    happened,
+    courseId: 'd',
+    definition: 'qt-c-velvet',
+    tanks: { main: 'a', other: 'b' },
+    animalIds: [],
+  }
+  expect(courseFrom(draft, 0)).toMatchObject({ definition: { id: 'qt-c-velvet' }, dose: null, requiredDays: 12 })
+})
+
+test('handling load in the worst week: quarantine.md 8 with further-schools.md', () => {
+  const load = (id: string, capture?: string) => handlingLoad(definitionById(id)!, capture)
+  expect(load('qt-c-hybrid')).toBe(12)
+  expect(load('qt-c-velvet')).toBe(10)
+  expect(load('qt-c-ttm')).toBe(6)
+  expect(load('qt-c-hybrid', 'net')).toBe(15)
+  expect(load('peroxide-spot')).toBe(0)
+})
+
+test('every definition’s lead is one of its tracks, and each dose it names is in the catalogue', () => {
+  for (const { lead, tracks, drugs, roles } of DEFINITIONS) {
+    expect(tracks.map(({ id }) => id)).toContain(lead)
+    for (const drug of drugs) expect(doseById(drug)).toBeDefined()
+    expect(roles[0]?.role).toBe('main')
+  }
+})
+
+test('a bath in the keeper’s litres, as the syringe measures it, never over its high', () => {
+  const product = { id: 'p', unit: 'mL', mgPerUnit: 30, measure: { tool: 'syringe', step: 0.5 } } as never
+  const bath = plannedBath(doseById('peroxide-bath')!, product, 4)
+  expect(bathAmount(bath, 4)).toEqual({ amount: 10, makesMgPerL: 75 })
+  // 3.3 L want 8.25 mL: 8.5 measured makes 77.3 mg/L.
+  expect(bathAmount(bath, 3.3)!.amount).toBe(8.5)
+  expect(bathAmount({ ...bath, amountPerL: null }, 4)).toBeNull()
+})
