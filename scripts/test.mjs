@@ -44,9 +44,16 @@ for (const path of Object.values(reports)) rmSync(path, { force: true })
 ensureChecks()
 ensureChromium()
 
+/** What lint leaves of the other core: types, format, and the build that the end-to-end tests need. */
+async function besideLint() {
+  countOne(await run('type check', [`${MODULES}/typescript/bin/tsc`, '-p', 'tsconfig.json']))
+  countOne(await run('format', [`${MODULES}/prettier/bin/prettier.cjs`, '--check', '--log-level', 'warn', '.']))
+  await ensureBuilt()
+}
+
 // Each keeps one core busy, and neither writes what the other reads.
-const checks = await Promise.all([
-  run('type check', [`${MODULES}/typescript/bin/tsc`, '-p', 'tsconfig.json']),
+const [, lint] = await Promise.all([
+  besideLint(),
   run('lint', [
     `${MODULES}/eslint/bin/eslint.js`,
     '.',
@@ -57,8 +64,7 @@ const checks = await Promise.all([
     '.build/eslintcache',
   ]),
 ])
-checks.forEach(countOne)
-countOne(await run('format', [`${MODULES}/prettier/bin/prettier.cjs`, '--check', '--log-level', 'warn', '.']))
+countOne(lint)
 
 const jest = await run('unit tests', [`${MODULES}/jest/bin/jest.js`, '--json', `--outputFile=${reports.jest}`])
 countReport(
@@ -67,7 +73,6 @@ countReport(
   jest,
 )
 
-await ensureBuilt()
 const e2e = await run('end-to-end tests', [`${MODULES}/@playwright/test/cli.js`, 'test'])
 countReport(reports.e2e, ({ stats }) => ({ passed: stats.expected, failed: stats.unexpected + stats.flaky }), e2e)
 

@@ -170,6 +170,69 @@ describe('forms beside the ledger', () => {
   })
 })
 
+describe('forms of what is done beside dosing and testing', () => {
+  const PEROXIDE: Content = {
+    kind: 'product-setup',
+    happened: '2026-07-01T00:00:00Z',
+    productId: 'perox',
+    name: 'peroxide 3 %',
+    ingredient: 'peroxide',
+    strength: { kind: 'solution', mgPerMl: 30 },
+  }
+  const PATCHES: Content[] = ['A', 'B'].map((partId) => ({
+    kind: 'part-setup',
+    happened: '2026-07-01T00:00:00Z',
+    partId,
+    tankId: 'q',
+    what: 'patch',
+    name: `patch ${partId}`,
+  }))
+
+  test('a bath: empty fields say what would be right, too long is asked about, and what is kept is a bath', async () => {
+    const { user, aside, last } = await open('bath', PEROXIDE)
+    await user.selectOptions(within(aside).getByLabelText('In the bath'), 'perox')
+    await user.click(within(aside).getByRole('button', { name: 'Log the bath' }))
+    expect(await within(aside).findByText('minutes, such as 8')).toBeInTheDocument()
+    await user.type(within(aside).getByLabelText('How much of it'), '10')
+    await user.type(within(aside).getByLabelText('Water of the bath'), '4')
+    await user.type(within(aside).getByLabelText('Minutes'), '45')
+    await user.click(within(aside).getByRole('button', { name: 'Log the bath' }))
+    expect(await within(aside).findByText(/over the 30 min/)).toBeInTheDocument()
+    await user.clear(within(aside).getByLabelText('Minutes'))
+    await user.type(within(aside).getByLabelText('Minutes'), '30')
+    await user.click(within(aside).getByRole('button', { name: 'Log the bath' }))
+    await waitFor(() =>
+      expect(last()).toMatchObject({ kind: 'bath', animalIds: ['n', 't'], massMg: 300, litres: 4, minutes: 30 }),
+    )
+  })
+
+  test('stages of patches, those not scored left out', async () => {
+    const { user, aside, last } = await open('count', ...PATCHES)
+    await user.selectOptions(within(aside).getByLabelText('patch A'), '2')
+    await user.click(within(aside).getByRole('button', { name: 'Log the stages' }))
+    await waitFor(() =>
+      expect(last()).toMatchObject({ kind: 'count', measure: 'patch-stage', parts: [{ partId: 'A', value: 2 }] }),
+    )
+  })
+
+  test('food, a top-off over what the tank holds, and a contact', async () => {
+    const feed = await open('feed')
+    await feed.user.type(within(feed.aside).getByLabelText('Food'), '2')
+    await feed.user.click(within(feed.aside).getByRole('button', { name: 'Log the food' }))
+    await waitFor(() => expect(feed.last()).toMatchObject({ kind: 'feed', foodG: 2 }))
+    feed.unmount()
+    const topOff = await open('top-off')
+    await topOff.user.type(within(topOff.aside).getByLabelText('Fresh water filled up'), '900')
+    await topOff.user.click(within(topOff.aside).getByRole('button', { name: 'Log the top-off' }))
+    expect(await within(topOff.aside).findByText(/does not hold so much/)).toBeInTheDocument()
+    topOff.unmount()
+    const contact = await open('contact')
+    await contact.user.selectOptions(within(contact.aside).getByLabelText('From'), 'Hall reef')
+    await contact.user.click(within(contact.aside).getByRole('button', { name: 'Log the contact' }))
+    await waitFor(() => expect(contact.last()).toMatchObject({ kind: 'contact', what: 'tool', from: 'h' }))
+  })
+})
+
 describe('a day and its entries', () => {
   test('an entry is corrected in place of the first, struck out, and let stand again', async () => {
     const { user, last } = await open(null)

@@ -112,14 +112,14 @@ function amountOf({ facts, journal, settings }: TaskInput, step: Step): Partial<
 /** The end of a plan: once its success rule holds, or its days are over. */
 export function closePlanTask(input: TaskInput, step: Step): Draft | null {
   const { facts, rules, settings } = input
-  const { course, now } = facts
+  const { course } = facts
   const success = rules.find(({ role }) => role === 'success')
   const isReached = success?.state === 'holds'
   const { clock } = settings
   const endDay = clock.dayOf(course.startedAt) + course.requiredDays
-  const at = isReached
-    ? Math.min(now, clock.instantAt(endDay, course.readAtMinute))
-    : clock.instantAt(endDay, course.readAtMinute)
+  const end = clock.instantAt(endDay, course.readAtMinute)
+  // Reached with the last score: from then on it can be finished.
+  const at = isReached ? Math.min(facts.counts.at(-1)?.at ?? end, end) : end
   return {
     ...base(input, step, 0),
     title: step.title,

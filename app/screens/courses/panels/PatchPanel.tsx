@@ -39,6 +39,11 @@ const Grid = styled.table`
     text-align: center;
     font: 600 15px var(--mono);
   }
+  td[data-look='words'] {
+    border: 0;
+    padding-left: 10px;
+    font: inherit;
+  }
   td[data-look='none'] {
     background-image: var(--hatch-second);
     opacity: 0.5;
@@ -91,13 +96,15 @@ export function PatchPanel({ plan, series }: { plan: CoursePlan; series: SeriesS
           <Grid>
             <thead>
               <tr>
-                <th aria-label="patch" />
+                <th scope="col" style={{ textAlign: 'left' }}>
+                  patch
+                </th>
                 {days.map((day) => (
                   <th key={day} scope="col">
                     {day}
                   </th>
                 ))}
-                <th aria-label="verdict" />
+                <th scope="col">so far</th>
               </tr>
             </thead>
             <tbody>
@@ -127,11 +134,11 @@ export function PatchPanel({ plan, series }: { plan: CoursePlan; series: SeriesS
                       </td>
                     )
                   })}
-                  <th>
+                  <td data-look="words">
                     <Small style={{ color: verdict === 'no-response' ? 'var(--act)' : undefined }}>
                       {VERDICTS[verdict]}
                     </Small>
-                  </th>
+                  </td>
                 </tr>
               ))}
             </tbody>

@@ -176,6 +176,10 @@ const COUNTED: readonly { value: NonNullable<ContentOf<'count'>['measure']>; lab
   { value: 'left', label: 'left' },
 ]
 
+/** What format 1 called a measure. */
+const measureOf = (what: ContentOf<'count'>['what']): ContentOf<'count'>['measure'] =>
+  what === 'dip-count' ? 'came-off' : what === 'jar' ? 'alive' : what
+
 interface CountValues extends WhenValues {
   measure: string
   value: string
@@ -190,7 +194,7 @@ export function CountForm({ tank, day, correcting, onDone }: FormProps<ContentOf
   const old = correcting?.content
   const form = useForm<CountValues>({
     defaultValues: {
-      measure: old?.measure ?? (parts.length > 0 ? 'patch-stage' : 'came-off'),
+      measure: old?.measure ?? measureOf(old?.what) ?? (parts.length > 0 ? 'patch-stage' : 'came-off'),
       value: old?.values ? old.values.join(' ') : '',
       stages: Object.fromEntries((old?.parts ?? []).map(({ partId, value }) => [partId, String(value)])),
       ...start,
