@@ -9,7 +9,7 @@ import { standingOf } from './standing.ts'
 import { doseContent } from './task-contents.ts'
 
 /** A planted tank of 84 L with two patches of algae and one left as control; days from the first of November 2026. */
-function planted({ shrimp = false }: { shrimp?: boolean } = {}) {
+function planted({ shrimp = false, tier = 'animals-in' }: { shrimp?: boolean; tier?: string } = {}) {
   const clock = zoneClock('UTC')
   const settings: Settings = { timeZone: 'UTC', units: METRIC, clock }
   const journal = new Journal()
@@ -63,6 +63,7 @@ function planted({ shrimp = false }: { shrimp?: boolean } = {}) {
     definition: 'peroxide-spot',
     tanks: { main: 'study' },
     animalIds: [],
+    options: { tier },
     products: { 'peroxide-spot': 'perox' },
   })
   const course = () => courseById(journal, 'p')!
@@ -207,5 +208,26 @@ describe('peroxide on spots: outbreaks.md 5.2 with further-schools.md 4', () => 
       state: 'done',
     })
     expect(ruleOf(it, 1, 'stop-1')).toMatchObject({ state: 'holds' })
+  })
+
+  test('the tier without invertebrates: twice the cap, and a change at once that leaves 0.79', () => {
+    const it = planted({ tier: 'changed' })
+    expect(stepOf(it, 0, '10:30', 'step-2')!.session).toMatchObject({ capMgPerL: 1.6, amount: 4.4 })
+    expect(stepOf(it, 0, '10:30', 'step-2-change')).toBeUndefined()
+    it.write({
+      kind: 'dose',
+      ...it.at(0, '18:00'),
+      tankId: 'study',
+      ingredient: 'peroxide',
+      amount: 4.4,
+      unit: 'mL',
+      massMg: 132,
+    })
+    const change = stepOf(it, 0, '18:30', 'step-2-change')!
+    // 132 mg in 84 L is 1.571 mg/L: 1 − 0.79/1.571 of the water, just under half.
+    expect(change.change!.litres).toBeCloseTo(84 * (1 - 0.79 / (132 / 84)), 6)
+    expect(change.state).toBe('due')
+    it.write({ kind: 'water-change', ...it.at(0, '18:40'), tankId: 'study', litres: 42 })
+    expect(stepOf(it, 0, '18:50', 'step-2-change')).toBeUndefined()
   })
 })

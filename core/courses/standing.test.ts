@@ -84,3 +84,30 @@ test('full, moved and watched: the course can be closed, and is not closed by it
   it.write({ kind: 'course-end', ...it.at(32, '10:00'), courseId: 'c', outcome: 'finished' })
   expect(standing(it, 32, '11:00')).toMatchObject({ stage: 'closed', anchors: { end: { basis: 'happened' } } })
 })
+
+test('an entry counts by its corrected time: put right to earlier it has happened, to later it has not', () => {
+  const it = held(5)
+  const late = it.read(9, '08:00', 1.7)
+  const mend = (id: string, day: number, time: string, corrects: string) =>
+    it.journal.add([
+      {
+        id,
+        logged: it.at(10, '08:00').happened,
+        corrects,
+        content: {
+          kind: 'reading',
+          ...it.at(day, time),
+          tankId: 'quar',
+          parameter: 'copper',
+          result: { kind: 'value', value: 1.7 },
+          unit: 'mg/L',
+        },
+      },
+    ])
+  expect(countOf(standing(it, 6, '12:00'), 'held').state).toBe('running')
+  mend('earlier', 6, '08:00', late.id)
+  expect(countOf(standing(it, 6, '12:00'), 'held').state).toBe('broken')
+  const other = it.read(6, '09:00', 1.6)
+  mend('later', 8, '08:00', other.id)
+  expect(countOf(standing(it, 6, '12:00'), 'held').restarts).toHaveLength(1)
+})

@@ -1,4 +1,5 @@
 import { DEFAULT_SETTINGS, settingsOf, type Settings } from '../household/settings.ts'
+import { isCorrection, isStrikeOut } from '../journal/entry.ts'
 import { Journal } from '../journal/journal.ts'
 import { journalFrom } from '../journal/read.ts'
 import { ok, type Result } from '../result/result.ts'
@@ -262,19 +263,21 @@ const unknownStandings = (journal: Journal, now: number): CourseStanding[] =>
     warnings: [{ rule: 'unknown-definition', text: unknownDefinitionWords(definition) }],
   }))
 
-/** A journal without what happens after an instant, but for courses that are to start and days away. */
+/** What counts although it lies ahead. */
+const KNOWN_AHEAD: ReadonlySet<string> = new Set(['course-start', 'away'])
+
+/**
+ * A journal without what happens after an instant, but for courses that are to start and days away. An entry counts by when it
+ * happened as corrected: one that was put right to a later time has not happened yet, one put right to an earlier time has.
+ */
 function journalUpTo(whole: Journal, at: number): Journal {
+  const isAhead = (id: string): boolean => {
+    const line = whole.line(id)
+    return line !== undefined && line.at > at && !KNOWN_AHEAD.has(line.content.kind)
+  }
   const journal = new Journal()
   journal.add(
-    whole
-      .entries()
-      .filter(
-        (entry) =>
-          !('content' in entry) ||
-          entry.content.kind === 'course-start' ||
-          entry.content.kind === 'away' ||
-          Date.parse(entry.content.happened) <= at,
-      ),
+    whole.entries().filter((entry) => isStrikeOut(entry) || !isAhead(isCorrection(entry) ? entry.corrects : entry.id)),
   )
   return journal
 }

@@ -19,6 +19,7 @@ const NAMES: Readonly<Record<string, string>> = {
   sterilise: 'make a tank sterile',
   'step-1': 'first step of the plan',
   'step-2': 'session of the plan',
+  'step-2-change': 'change after a session',
   'step-3': 'score of the plan',
   'step-4': 'last step of the plan',
   chore: 'chore',

@@ -1,4 +1,4 @@
-/** A course's plan worked out anew after one entry, at 1,000 and 10,000 entries: all the ledger needs of it in a frame. */
+/** Three courses' plans of 90 days worked out again after one entry, at 1,000 and 10,000 entries: all the ledger needs of them in a frame. */
 import { courseById } from '../../core/courses/course.ts'
 import { coursePlan } from '../../core/courses/plan.ts'
 import { settingsOf } from '../../core/household/settings.ts'
@@ -12,6 +12,17 @@ import { longJournal } from './long-journal.ts'
 const NOW = Date.parse('2026-11-23T18:30:00Z')
 const TIMES = 200
 const FRAME_MS = 16
+const DAYS = 90
+
+/** A transfer beside the sample's copper and its plan on patches. */
+const TRANSFER: Content = {
+  kind: 'course-start',
+  happened: iso(NOW - MS_PER_DAY),
+  courseId: 'transfer',
+  definition: 'qt-c-hybrid',
+  tanks: { main: 'hall', other: 'side' },
+  animalIds: ['plum'],
+}
 
 const quantile = (values: readonly number[], q: number): number =>
   [...values].sort((a, b) => a - b)[Math.min(values.length - 1, Math.floor(values.length * q))]!
@@ -22,6 +33,8 @@ function measure(size: number): { median: number; p95: number } {
   journal.add(buildSample({ now: NOW, timeZone: 'Europe/Lisbon' }))
   const settings = settingsOf(journal)!
   const { record } = scribe(iso(NOW))
+  journal.add([{ ...record(TRANSFER), id: `bench-${size}-transfer` }])
+  const horizon = settings.clock.dayOf(NOW) + DAYS
   const times: number[] = []
   for (let i = 0; i < TIMES; i++) {
     const reading: Content = {
@@ -36,9 +49,11 @@ function measure(size: number): { median: number; p95: number } {
     const entry = { ...record(reading), id: `bench-${size}-${i}` }
     const start = performance.now()
     journal.add([entry])
-    const { tasks } = coursePlan(journal, courseById(journal, 'copper-quar')!, settings, NOW)
+    const plans = ['copper-quar', 'staghorn', 'transfer'].map((id) =>
+      coursePlan(journal, courseById(journal, id)!, settings, NOW, horizon),
+    )
     times.push(performance.now() - start)
-    if (tasks.length === 0) throw new Error('a plan without tasks was measured')
+    if (plans.some(({ tasks }) => tasks.length === 0)) throw new Error('a plan without tasks was measured')
   }
   return { median: quantile(times, 0.5), p95: quantile(times, 0.95) }
 }
@@ -46,7 +61,7 @@ function measure(size: number): { median: number; p95: number } {
 measure(1_000)
 const small = measure(1_000)
 const large = measure(10_000)
-console.log('A course’s plan after one entry, with up to 200 readings in the course')
+console.log('Three courses’ plans of 90 days after one entry, with up to 200 readings in one of them')
 for (const [name, { median, p95 }] of [
   ['1,000 entries', small],
   ['10,000 entries', large],

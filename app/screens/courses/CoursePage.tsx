@@ -1,6 +1,8 @@
 import { Fragment, useMemo } from 'react'
 import { useNavigate, useParams } from 'react-router'
 import { styled } from 'styled-components'
+import { unknownCoursesOf } from '../../../core/courses/course.ts'
+import { unknownDefinitionWords } from '../../../core/courses/unknown-words.ts'
 import { fullCourseName } from '../../../core/courses/names.ts'
 import { levelFit } from '../../../core/courses/forecast.ts'
 import { treatmentConcerns } from '../../../core/safety/concerns.ts'
@@ -39,7 +41,22 @@ const Ahead = styled.div`
 /** The page of one course. */
 export function CoursePage() {
   const { courseId } = useParams()
+  const { journal } = useHousehold()
   const plan = usePlan(courseId ?? '')
+  const unknown = plan ? undefined : unknownCoursesOf(journal).find(({ id }) => id === courseId)
+  if (unknown)
+    return (
+      <Page>
+        <Stack>
+          <Title>{unknown.definition}</Title>
+          <Bar $tone="soon">{unknownDefinitionWords(unknown.definition)}</Bar>
+          <Small>Its entries are kept, and go with every export.</Small>
+          <div>
+            <ButtonLink href="/courses">All courses</ButtonLink>
+          </div>
+        </Stack>
+      </Page>
+    )
   if (!plan)
     return (
       <Page>

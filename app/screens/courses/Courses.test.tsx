@@ -90,6 +90,22 @@ describe('a course’s page', () => {
     await waitFor(() => expect(screen.queryByText(/carbon is running/)).toBeNull())
   })
 
+  test('a course of a later version is shown, in the list and on its own page', async () => {
+    const later: Content = {
+      kind: 'course-start',
+      happened: fromNow(-DAY),
+      courseId: 'later',
+      definition: 'qt-z-later',
+      tanks: { main: 'q' },
+      animalIds: [],
+    }
+    const list = await open('/courses', ...WARD, later)
+    expect(await screen.findByText('qt-z-later')).toBeInTheDocument()
+    list.unmount()
+    await open('/courses/later', ...WARD, later)
+    expect(await screen.findByText(/a newer one works it out/)).toBeInTheDocument()
+  })
+
   test('of no such course it says so', async () => {
     await open('/courses/ghost', ...WARD)
     expect(screen.getByRole('heading', { name: 'No such course' })).toBeInTheDocument()

@@ -136,6 +136,7 @@ export type ScheduleName =
   | 'clear'
   | 'close'
   | 'close-plan'
+  | 'tier-change'
 
 /** Something to be done in a course. */
 export interface Step {

@@ -78,6 +78,14 @@ export const PLAN_COURSES: readonly Definition[] = [
         caution: OPEN_WATER,
       },
       {
+        id: 'step-2-change',
+        title: 'Siphon what lifted and change water at once',
+        act: 'change',
+        due: { by: 'tier-change' },
+        how: 'What is left is brought under 0.79 mg/L by the sum; decay is not counted on.',
+        caution: OPEN_WATER,
+      },
+      {
         id: 'step-3',
         title: 'Score each patch',
         act: 'count',

@@ -3,6 +3,7 @@ import { residentsOf } from '../../household/animals.ts'
 import { productById } from '../../household/shelf.ts'
 import { MS_PER_HOUR } from '../../time/zone.ts'
 import { measureText } from '../../words/measure.ts'
+import { dilute } from '../planned-dose.ts'
 import { sessionCap, tierOf } from '../planned-session.ts'
 import { base, type Draft, type TaskInput } from './step-input.ts'
 
@@ -107,6 +108,38 @@ function amountOf({ facts, journal, settings }: TaskInput, step: Step): Partial<
       title: `${step.title}: ${measureText(step.share * volumeL, 'L', settings.units, 3)}`,
     }
   return {}
+}
+
+/** A tier that asks for a change is not over before it: so soon after the session, and no later than this. */
+const STILL_MS = 20 * 60_000
+const CHANGE_LATE_HOURS = 2
+
+/** After a session of a tier that leaves too much: the change that brings what is left down, further-schools.md 4. */
+export function tierChangeTasks(input: TaskInput, step: Step): Draft[] {
+  const { facts, journal, settings } = input
+  const { course, volumeL, sessions, now } = facts
+  const tier = tierOf(course.options['tier'])
+  const last = sessions.at(-1)
+  if (tier.leaveMgPerL === null || volumeL === null || !last) return []
+  const dosed = last.massMg === null ? tier.capMgPerL : last.massMg / volumeL
+  const change = dilute(dosed, tier.leaveMgPerL, volumeL)
+  if (!change) return []
+  const isChanged = journal
+    .ofKind('water-change')
+    .some(({ content, at }) => content.tankId === course.tankId && at >= last.at && at <= now)
+  if (isChanged) return []
+  const best = last.at + STILL_MS
+  return [
+    {
+      ...base(input, step, last.entryId),
+      title: `${step.title}: ${measureText(change.litres, 'L', settings.units, 3)}${change.times > 1 ? `, ${change.times} times` : ''}`,
+      why: `${dosed.toFixed(2)} mg/L were dosed; at most ${tier.leaveMgPerL} may stay`,
+      notBefore: last.at,
+      best,
+      notAfter: last.at + CHANGE_LATE_HOURS * MS_PER_HOUR,
+      change,
+    },
+  ]
 }
 
 /** The end of a plan: once its success rule holds, or its days are over. */

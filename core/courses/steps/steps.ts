@@ -6,7 +6,7 @@ import { besideAway } from './away.ts'
 import { ammoniaTasks, joinTasks, lookTasks } from './care-steps.ts'
 import { clearTask, closeTask, moveTask } from './end-steps.ts'
 import { diluteTask, rampTask, readAfterCarbon, readTasks, redoseTask } from './level-steps.ts'
-import { closePlanTask, planTasks } from './plan-steps.ts'
+import { closePlanTask, planTasks, tierChangeTasks } from './plan-steps.ts'
 import { bathTasks, moveTasks, setTasks } from './round-steps.ts'
 import type { Draft, DrugInput, TaskInput } from './step-input.ts'
 
@@ -34,6 +34,7 @@ const SCHEDULES: Record<ScheduleName, Schedule> = {
   clear: ofDrug(clearTask),
   close: closeTask,
   'close-plan': closePlanTask,
+  'tier-change': tierChangeTasks,
 }
 
 /**
