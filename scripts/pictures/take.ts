@@ -61,7 +61,7 @@ const VIEWS: readonly View[] = [
   { name: 'ledger-phone', path: '/', look: 'night', device: 'phone' },
   { name: 'ledger-form', path: '/?tank=quar&form=reading', look: 'paper', device: 'desk' },
   { name: 'course-paper', path: '/courses/copper-quar', look: 'paper', device: 'desk' },
-  { name: 'course-night', path: '/courses/copper-quar', look: 'night', device: 'desk' },
+  { name: 'course-plan', path: '/courses/staghorn', look: 'paper', device: 'desk' },
   { name: 'course-phone', path: '/courses/copper-quar', look: 'night', device: 'phone' },
   { name: 'course-start', path: '/courses/new?tank=hall', look: 'paper', device: 'desk' },
   { name: 'tank', path: '/tanks/hall', look: 'paper', device: 'desk' },
