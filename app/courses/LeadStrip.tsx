@@ -38,7 +38,7 @@ interface StripProps {
 export function LeadStrip({ plan, zone, now, small = false }: StripProps) {
   if (isDrugPlan(plan)) return <ClockStrip plan={plan} zone={zone} now={now} small={small} />
   const height = small ? 9 : 34
-  const { rounds, series, course } = plan
+  const { rounds, series, course, fishless } = plan
   if (rounds) {
     const next = expectedRounds(rounds, now).find(({ of }) => of === 'move')
     const ahead = Math.max(0, rounds.needs - rounds.made.length)
@@ -57,6 +57,17 @@ export function LeadStrip({ plan, zone, now, small = false }: StripProps) {
       </Cells>
     )
   }
+  if (fishless)
+    return (
+      <Cells
+        $height={height}
+        role="img"
+        aria-label={`${plural(fishless.days, 'day')} without fish of ${fishless.needsDays}`}
+      >
+        <div style={{ width: `${(100 * fishless.days) / fishless.needsDays}%`, background: 'var(--second)' }} />
+        <div style={{ flex: 1, backgroundImage: 'var(--hatch-second)' }} />
+      </Cells>
+    )
   if (!series) return null
   const scored = new Set(
     series.parts.flatMap(({ scores }) => scores.map(({ at }) => zone.dayOf(at) - zone.dayOf(course.startedAt))),

@@ -19,7 +19,7 @@ function drugPhaseWords({ phase, course, clock, ramp, facts }: DrugPlan): string
 
 /** Where a course is, in a few words: "day 4 of 14, again", "move 2 of 4 made", "day 6 of 14". */
 export function phaseWords(plan: CoursePlan): string {
-  const { phase, course, observation, facts, rounds, series } = plan
+  const { phase, course, observation, facts, rounds, series, fishless } = plan
   if (phase === 'ended') return course.ended!.outcome
   if (phase === 'ahead') return 'lies ahead'
   if (phase === 'observing')
@@ -28,6 +28,10 @@ export function phaseWords(plan: CoursePlan): string {
     return rounds.state === 'broken'
       ? 'a move is late'
       : `${rounds.made.length} of ${rounds.needs} moves made${rounds.restarts.length > 0 ? ', again' : ''}`
+  if (fishless)
+    return fishless.state === 'waiting' || fishless.state === 'broken'
+      ? 'fish are in'
+      : `day ${fishless.days} of ${fishless.needsDays}`
   if (series) return `day ${series.day} of ${course.requiredDays}`
   return isDrugPlan(plan) ? drugPhaseWords(plan) : ''
 }

@@ -30,7 +30,7 @@ const HOUSE = (definitionId: string): Content[] => {
       animalId,
       tankId: 'a',
       species: 'fish',
-      group: 'other-marine',
+      group: 'hawkfish',
       count: 1,
     })),
     { kind: 'part-setup', ...at(-40), partId: 'p', tankId: 'a', what: 'patch', name: 'p' },

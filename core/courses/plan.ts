@@ -9,6 +9,7 @@ import type { DrugState } from './steps/step-input.ts'
 import { tasksOf } from './steps/steps.ts'
 import type { CourseTask } from './tasks.ts'
 import type { HoldCount } from './tracks/hold.ts'
+import { countFishless, type FishlessState } from './tracks/fishless.ts'
 import { countLevel } from './tracks/level.ts'
 import { countRounds, type RoundsState } from './tracks/rounds.ts'
 import { countSeries, type SeriesState } from './tracks/series.ts'
@@ -17,7 +18,7 @@ import { warningsOf, type CourseWarning } from './warnings.ts'
 import { livingOf, watched } from './watched.ts'
 
 /** What a course is doing. */
-export type Phase = 'ahead' | 'ramp' | 'hold' | 'proven' | 'moving' | 'planned' | 'observing' | 'ended'
+export type Phase = 'ahead' | 'ramp' | 'hold' | 'proven' | 'moving' | 'planned' | 'fishless' | 'observing' | 'ended'
 
 /** A course as it stands: everything its page and the ledger show, worked out from the journal. */
 export interface CoursePlan {
@@ -28,6 +29,8 @@ export interface CoursePlan {
   rounds: RoundsState | null
   /** Scores of a plan's parts; null for other courses. */
   series: SeriesState | null
+  /** Days without fish; null for other courses. */
+  fishless: FishlessState | null
   /** Rules that hold or do not; what has merely happened is in `events`. */
   rules: RuleState[]
   events: RuleState[]
@@ -71,7 +74,7 @@ function phaseOf(
   if (course.startedAt > now) return 'ahead'
   if (observation) return 'observing'
   if (rounds) return 'moving'
-  if (!drug) return 'planned'
+  if (!drug) return course.definition.kind === 'fallow' ? 'fishless' : 'planned'
   if (drug.clock.state === 'complete') return 'proven'
   return drug.ramp.next !== null && drug.clock.state === 'not-started' ? 'ramp' : 'hold'
 }
@@ -94,17 +97,32 @@ export function coursePlan(
   const drug = drugStateOf(facts)
   const rounds = countRounds(facts)
   const series = countSeries(facts, settings.clock)
+  const fishless = countFishless(facts, settings.clock)
   const seen = watched(journal, course, facts.now)
   const living = livingOf(journal, course)
   const observation = observationOf(journal, facts, { clock: drug?.clock ?? null, rounds }, seen, living, settings)
-  const rules = rulesOf({ journal, settings, facts, drug, rounds, series, seen })
-  const tasks = tasksOf({ journal, settings, facts, drug, rounds, series, seen, rules, observation, living, horizon })
+  const rules = rulesOf({ journal, settings, facts, drug, rounds, series, fishless, seen })
+  const tasks = tasksOf({
+    journal,
+    settings,
+    facts,
+    drug,
+    rounds,
+    series,
+    fishless,
+    seen,
+    rules,
+    observation,
+    living,
+    horizon,
+  })
   return {
     course,
     phase: phaseOf(course, now, { drug, rounds, observation }),
     facts,
     rounds,
     series,
+    fishless,
     rules: rules.filter(({ role }) => role !== 'event'),
     events: rules.filter(({ role }) => role === 'event'),
     warnings: course.ended

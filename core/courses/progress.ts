@@ -11,6 +11,7 @@ export function progressOf(journal: Journal, course: Course, now: number): strin
     const days = Math.floor(countLevel(record).provenHours / 24)
     return `${days} of ${course.requiredDays} days ${isTested(record) ? 'proven' : 'logged'}`
   }
+  if (course.definition.kind === 'fallow') return 'days without fish are counted'
   const rounds = countRounds(record)
   return rounds ? `${rounds.made.length} of ${rounds.needs} moves made` : 'as planned'
 }

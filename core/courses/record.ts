@@ -4,7 +4,7 @@ import type { WaterEvent } from '../concentration/concentration.schema.ts'
 import { levelAfter } from '../concentration/events.ts'
 import type { LevelReading } from '../clock/level-path.ts'
 import { doseById } from '../catalogue/treatments/treatments.ts'
-import { animalById, type Stay } from '../household/animals.ts'
+import { animalById, animalsOf, type Stay } from '../household/animals.ts'
 import { partsOf, type Part } from '../household/parts.ts'
 import { netVolumeAt, tankById } from '../household/tanks.ts'
 import type { ContentOf } from '../journal/entry.ts'
@@ -87,6 +87,12 @@ export interface CourseRecord {
   ammonia: { at: number; mgPerL: number | null }[]
   /** Stretches in which nobody is at home. */
   away: { from: number; until: number }[]
+  /** Stays of any fish in the course's tank; of a count without fish alone. */
+  fishIn: { from: number; to: number | null }[]
+  /** What came into that water and may carry a parasite, though it is no fish. */
+  wetItems: { at: number; why: 'cross-contact' | 'new-wet-item' }[]
+  /** Local feeds of that tank. */
+  feeds: number[]
   /** Times at which a tank set was made sterile, and from when it may be used. */
   cleaned: { tankId: string; at: number; readyAt: number }[]
   now: number
@@ -307,6 +313,44 @@ function sessionsOf(journal: Journal, course: Course, until: number): CourseReco
     }))
 }
 
+/** Contacts that may bring a parasite of fish: quarantine.md 7.5. A dry hand or a clean tool does not. */
+const WET_CONTACTS: ReadonlySet<string> = new Set(['fish', 'water', 'snail', 'plug'])
+
+/** What bears on a count of days without fish. */
+function fallowFacts(
+  journal: Journal,
+  course: Course,
+  until: number,
+): Pick<CourseRecord, 'fishIn' | 'wetItems' | 'feeds'> {
+  if (course.definition.kind !== 'fallow') return { fishIn: [], wetItems: [], feeds: [] }
+  const { tankId } = course
+  const isFish = (group: string) => animalGroupById(group)?.kind === 'fish'
+  const fishIn = animalsOf(journal)
+    .filter(({ group }) => isFish(group))
+    .flatMap(({ stays }) =>
+      stays
+        .filter((stay) => stay.tankId === tankId && stay.from <= until)
+        .map(({ from, to }) => ({ from, to: to !== null && to > until ? null : to })),
+    )
+  return {
+    fishIn,
+    wetItems: [
+      ...journal
+        .ofKind('contact')
+        .filter(({ content, at }) => content.tankId === tankId && at <= until && WET_CONTACTS.has(content.what))
+        .map(({ at }) => ({ at, why: 'cross-contact' as const })),
+      ...journal
+        .ofKind('arrival')
+        .filter(
+          ({ content, at }) =>
+            content.tankId === tankId && at > course.startedAt && at <= until && !isFish(content.group),
+        )
+        .map(({ at }) => ({ at, why: 'new-wet-item' as const })),
+    ],
+    feeds: journal.ofKind('feed').flatMap(({ content, at }) => (content.tankId === tankId && at <= until ? [at] : [])),
+  }
+}
+
 const memberOf = (journal: Journal, id: string): Member[] => {
   const animal = animalById(journal, id)
   return animal ? [{ id, stays: animal.stays, goneAt: animal.end?.at ?? null }] : []
@@ -370,6 +414,7 @@ export function recordOf(journal: Journal, course: Course, now: number): CourseR
     away: journal
       .ofKind('away')
       .map(({ content }) => ({ from: Date.parse(content.from), until: Date.parse(content.until) })),
+    ...fallowFacts(journal, course, until),
     cleaned: cleanedSets(journal, course, until),
     now: until,
   }

@@ -9,6 +9,7 @@ import { coursePlan, HORIZON_DAYS, isDrugPlan, type CoursePlan, type DrugPlan } 
 import type { Restart } from './record.ts'
 import type { CourseStanding, StandingInput, StandingOutput } from './standing.schema.ts'
 import type { CourseTask } from './tasks.ts'
+import type { FishlessState } from './tracks/fishless.ts'
 import { isTested } from './tracks/level.ts'
 import { unknownDefinitionWords } from './unknown-words.ts'
 import type { HoldCount } from './tracks/hold.ts'
@@ -125,6 +126,20 @@ function watchCount({ observation }: CoursePlan, until: number): Count {
   }
 }
 
+/** Whole local days, told as 24 h each: a night of the clock change has not made one longer. */
+const fishlessCount = (fishless: FishlessState): Count => ({
+  track: fishless.track.id,
+  kind: 'hold',
+  state: fishless.state,
+  unit: 'h',
+  has: 24 * fishless.days,
+  needs: 24 * fishless.needsDays,
+  fullAt: fishless.fullAt === null ? null : iso(fishless.fullAt),
+  basis: fishless.state === 'full' ? 'happened' : 'expected',
+  proof: 'logged',
+  restarts: fishless.restarts.map(({ at, why }) => ({ at: iso(at), why })),
+})
+
 /** The counts of a course in the order of its definition; a series is no count. */
 function countsOf(plan: CoursePlan, until: number): Count[] {
   return plan.course.definition.tracks.flatMap((track): Count[] => {
@@ -133,6 +148,7 @@ function countsOf(plan: CoursePlan, until: number): Count[] {
       if (!plan.rounds) return []
       return track.of === 'move' ? [movesCount(plan.rounds)] : plan.rounds.baths ? [bathsCount(plan.rounds.baths)] : []
     }
+    if (track.by === 'no-fish') return plan.fishless ? [fishlessCount(plan.fishless)] : []
     if (track.by === 'no-signs') return [watchCount(plan, until)]
     return isDrugPlan(plan) ? [heldCount(plan)] : []
   })
@@ -179,6 +195,7 @@ function anchorsOf(plan: CoursePlan, counts: readonly Count[]): CourseStanding['
     watch: observation?.from ?? null,
     moves: rounds?.zero ?? null,
     baths: rounds?.baths?.done[0] ?? null,
+    fishless: plan.fishless?.begunAt ?? null,
   }
   const isAhead = plan.phase === 'ahead'
   const anchors: CourseStanding['anchors'] = {
@@ -198,6 +215,7 @@ function stageOf(plan: CoursePlan, counts: readonly Count[]): CourseStanding['st
   if (plan.course.ended) return 'closed'
   if (plan.course.definition.kind === 'plan')
     return plan.rules.some(({ role, state }) => role === 'success' && state === 'holds') ? 'to-close' : 'treating'
+  if (plan.fishless) return plan.fishless.state === 'full' ? 'to-close' : 'treating'
   if (!plan.observation) return 'treating'
   return counts.find(({ track }) => track === 'watch')?.state === 'full' ? 'to-close' : 'watching'
 }

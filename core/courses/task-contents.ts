@@ -121,6 +121,7 @@ export function taskContents(journal: Journal, task: CourseTask, course: Course,
           })
     case 'switch':
       return [{ kind: 'equipment', happened, tankId: course.tankId, item: 'carbon', running: true }]
+    case 'feed':
     case 'tick':
       return [wordContent(task, 'done', now)]
     case 'close':

@@ -57,7 +57,7 @@ export function twoSets({
     ['needle', 'Needle'],
     ['burr', 'Burr'],
   ] as const)
-    write({ kind: 'arrival', ...at(-1), animalId, tankId: 'a', name, species: 'fish', group: 'other-marine', count: 1 })
+    write({ kind: 'arrival', ...at(-1), animalId, tankId: 'a', name, species: 'fish', group: 'hawkfish', count: 1 })
   write({
     kind: 'product-setup',
     ...at(-100),

@@ -194,7 +194,7 @@ function TickAct(props: ActProps) {
       {task.caution && <Bar $tone="soon">{task.caution}</Bar>}
       <Line>
         <Do onPress={() => void doIt()} isDisabled={busy || task.state === 'ahead'}>
-          {task.step === 'sterilise' ? 'Bleached, rinsed, drying' : 'Done'}
+          {task.step === 'sterilise' ? 'Bleached, rinsed, drying' : task.act === 'feed' ? 'Fed' : 'Done'}
         </Do>
       </Line>
       {note}

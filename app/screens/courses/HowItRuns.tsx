@@ -84,7 +84,7 @@ export function HowItRuns({ plan }: { plan: CoursePlan }) {
       {open === null && (
         <Line $gap={18}>
           <PlainButton onPress={() => setOpen('change')}>change</PlainButton>
-          {course.definition.kind === 'school' && (
+          {course.definition.kind !== 'plan' && (
             <PlainButton onPress={() => setOpen('event')}>something got in</PlainButton>
           )}
           <PlainButton onPress={() => setOpen('stop')}>stop the course</PlainButton>
@@ -256,6 +256,10 @@ function StopForm({ plan, onDone }: FormProps) {
 /** What it means to stop a course now. */
 function stopWords(plan: CoursePlan): string {
   if (plan.course.definition.kind === 'plan') return 'What was done stays on record; the parts can be scored on.'
+  if (plan.fishless)
+    return plan.fishless.state === 'full'
+      ? 'The days are full.'
+      : 'The days are not full: what needs a fish may still be there, and meets the first that comes back.'
   const isFull = isDrugPlan(plan) ? plan.clock.state === 'complete' : plan.rounds?.doneAt != null
   const left = isFull
     ? 'The count is full. '

@@ -367,7 +367,7 @@ export function StartCourse() {
                     isMoving={definition.ends === 'move'}
                   />
                 )}
-                {!dose && (definition.kind === 'plan' || values.animalIds.length > 0) && (
+                {!dose && (definition.kind !== 'school' || values.animalIds.length > 0) && (
                   <StepsCalendar start={draft} />
                 )}
               </>

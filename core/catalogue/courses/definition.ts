@@ -52,6 +52,7 @@ export type Condition =
         | 'level-unknown'
         | 'level-high'
         | 'sign-seen'
+        | 'new-wet-item'
     }
   /** Only the keeper can say. */
   | { asks: string }
@@ -73,6 +74,8 @@ export type Track =
   | { id: string; kind: 'hold'; name: string; by: 'drug'; days: number | 'option' }
   /** Days without signs, in clean water, once the treatment is full. */
   | { id: string; kind: 'hold'; name: string; by: 'no-signs'; days: number }
+  /** Whole local days without any fish in the tank, quarantine.md 7.5. */
+  | { id: string; kind: 'hold'; name: string; by: 'no-fish'; days: number }
   /** Moves from tank to tank, quarantine.md 7.2. */
   | {
       id: string
@@ -137,6 +140,8 @@ export type ScheduleName =
   | 'close'
   | 'close-plan'
   | 'tier-change'
+  | 'ghost-feed'
+  | 'close-count'
 
 /** Something to be done in a course. */
 export interface Step {
@@ -161,7 +166,7 @@ export interface Step {
 /** What a school, an add-on or a plan is: read by one engine. */
 export interface Definition {
   id: string
-  kind: 'school' | 'plan'
+  kind: 'school' | 'plan' | 'fallow'
   /** After the drug's name, or alone: "fourteen days then move". */
   name: string
   /** One sentence: what is done. */
@@ -176,7 +181,7 @@ export interface Definition {
   /** Core days, as its school counts them. */
   days: number
   /** How the treatment ends: the fish move out, the drug is taken out, the moves are full, the plan's rules. */
-  ends: 'move' | 'clear' | 'rounds' | 'plan'
+  ends: 'move' | 'clear' | 'rounds' | 'plan' | 'count'
   /** The track that the ledger shows. */
   lead: string
   tracks: readonly Track[]

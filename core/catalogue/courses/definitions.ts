@@ -1,4 +1,5 @@
 import type { Definition } from './definition.ts'
+import { FALLOW_COURSES } from './fallow.data.ts'
 import { PLAN_COURSES } from './plans.data.ts'
 import { SCHOOL_COURSES } from './schools.data.ts'
 
@@ -17,7 +18,7 @@ export type {
 } from './definition.ts'
 
 /** Every course that the engine runs, by the handbooks’ own ids. */
-export const DEFINITIONS: readonly Definition[] = [...SCHOOL_COURSES, ...PLAN_COURSES]
+export const DEFINITIONS: readonly Definition[] = [...SCHOOL_COURSES, ...FALLOW_COURSES, ...PLAN_COURSES]
 
 const byId = new Map(DEFINITIONS.map((definition) => [definition.id, definition]))
 

@@ -12,6 +12,7 @@ import { MS_PER_DAY, MS_PER_HOUR } from '../../time/zone.ts'
 import { dayBeside, momentBeside, spanText } from '../../time/words.ts'
 import type { CourseRecord, DrugRecord, KnownLevel, Restart } from '../record.ts'
 import { GAP_HOURS, type HoldCount } from '../tracks/hold.ts'
+import type { FishlessState } from '../tracks/fishless.ts'
 import { isTested } from '../tracks/level.ts'
 import type { RoundsState } from '../tracks/rounds.ts'
 import { lastScores, type SeriesState } from '../tracks/series.ts'
@@ -60,6 +61,7 @@ export interface RuleInput {
   drug: { facts: DrugRecord; known: KnownLevel | null; clock: HoldCount } | null
   rounds: RoundsState | null
   series: SeriesState | null
+  fishless: FishlessState | null
   seen: Watched
 }
 
@@ -175,7 +177,14 @@ function saidBy(input: RuleInput, id: string, after = 0): Judged {
   return { state: 'ask', says: 'yours to say', canBeSaid: true }
 }
 
-function trackFull({ drug, rounds }: RuleInput, track: string): Judged {
+function trackFull({ drug, rounds, fishless }: RuleInput, track: string): Judged {
+  if (fishless)
+    return {
+      state: fishless.state === 'full' ? 'holds' : fishless.state === 'broken' ? 'broken' : 'not-yet',
+      says: `${fishless.days} of ${fishless.needsDays}`,
+      is: fishless.days,
+      limit: fishless.needsDays,
+    }
   if (rounds)
     return { state: rounds.state === 'full' ? 'holds' : rounds.state === 'broken' ? 'broken' : 'not-yet', says: track }
   if (!drug) return { state: 'not-yet', says: track }
@@ -239,7 +248,17 @@ function setsDry({ facts, rounds, settings }: RuleInput): Judged {
     : { state: 'not-yet', says: 'not logged as sterile since they left it' }
 }
 
-function happened({ facts }: RuleInput, event: Restart['event']): Judged {
+const FISHLESS_EVENTS: Readonly<Record<string, string>> = {
+  'new-fish-added': 'new-fish',
+  'cross-contamination': 'cross-contact',
+  'new-wet-item': 'new-wet-item',
+}
+
+function happened({ facts, fishless }: RuleInput, event: Restart['event'] | 'new-wet-item'): Judged {
+  if (fishless) {
+    const last = fishless.restarts.findLast(({ why }) => why === FISHLESS_EVENTS[event])
+    return { state: last ? 'holds' : 'not-yet', says: last ? 'the days begin again' : 'none' }
+  }
   const last = facts.restarts.findLast((one) => one.event === event)
   return { state: last ? 'holds' : 'not-yet', says: last ? 'the count starts over' : 'none' }
 }
@@ -370,6 +389,8 @@ function judge(input: RuleInput, condition: Condition, id: string): Judged {
       return happened(input, 'new-fish-added')
     case 'cross-contact':
       return happened(input, 'cross-contamination')
+    case 'new-wet-item':
+      return happened(input, 'new-wet-item')
     case 'carbon-left-in':
       return happened(input, 'carbon-left-in')
     case 'level-low':

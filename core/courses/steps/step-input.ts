@@ -10,6 +10,7 @@ import type { RampState } from '../ramp.ts'
 import type { RuleState } from '../rules/rules.ts'
 import type { CourseTask } from '../tasks.ts'
 import type { HoldCount } from '../tracks/hold.ts'
+import type { FishlessState } from '../tracks/fishless.ts'
 import type { RoundsState } from '../tracks/rounds.ts'
 import type { SeriesState } from '../tracks/series.ts'
 import type { Observation } from '../tracks/watch.ts'
@@ -31,6 +32,7 @@ export interface TaskInput {
   drug: DrugState | null
   rounds: RoundsState | null
   series: SeriesState | null
+  fishless: FishlessState | null
   seen: Watched
   rules: readonly RuleState[]
   observation: Observation | null

@@ -5,6 +5,7 @@ import { byActAndUrgency, type CourseTask } from '../tasks.ts'
 import { besideAway } from './away.ts'
 import { ammoniaTasks, joinTasks, lookTasks } from './care-steps.ts'
 import { clearTask, closeTask, moveTask } from './end-steps.ts'
+import { closeCountTask, ghostFeedTasks } from './fallow-steps.ts'
 import { diluteTask, rampTask, readAfterCarbon, readTasks, redoseTask } from './level-steps.ts'
 import { closePlanTask, planTasks, tierChangeTasks } from './plan-steps.ts'
 import { bathTasks, moveTasks, setTasks } from './round-steps.ts'
@@ -35,6 +36,8 @@ const SCHEDULES: Record<ScheduleName, Schedule> = {
   close: closeTask,
   'close-plan': closePlanTask,
   'tier-change': tierChangeTasks,
+  'ghost-feed': ghostFeedTasks,
+  'close-count': closeCountTask,
 }
 
 /**
