@@ -1,28 +1,15 @@
-import { lazy, Suspense, useState } from 'react'
+import { useState } from 'react'
 import { styled } from 'styled-components'
 import { arrivalTaskContents, type ArrivalAnswer, type ArrivalTask } from '../../core/arrivals/tasks.ts'
 import { animalById } from '../../core/household/animals.ts'
 import { inputShape } from '../fields/shell.tsx'
-import { thisInstant, useNow } from '../frame/now.tsx'
+import { thisInstant } from '../frame/now.tsx'
 import { useKeeping, UnkeptNote } from '../journal/keeping.tsx'
 import { useHousehold } from '../journal/provider.tsx'
 import { Button, ButtonLink, PlainButton, PrimaryButton } from '../look/buttons.ts'
-import { Line, Small, Stack } from '../look/text.ts'
-import { dueWords } from '../schedule/words.ts'
+import { Line, Stack } from '../look/text.ts'
+import { TaskShell } from '../schedule/TaskShell.tsx'
 import { animalName } from '../words/entries.ts'
-
-const TaskWordForm = lazy(async () => ({ default: (await import('../schedule/TaskWordForm.tsx')).TaskWordForm }))
-
-const Due = styled.div<{ $late: boolean }>`
-  font-size: 14.5px;
-  color: var(--quiet);
-  ${({ $late }) => $late && 'color: var(--act); font-weight: 700;'}
-`
-
-const Name = styled.h2`
-  font-size: 17px;
-  line-height: 1.25;
-`
 
 const Seen = styled.label`
   display: flex;
@@ -52,42 +39,16 @@ interface ArrivalTaskCardProps {
   onSeen: () => void
 }
 
-/** Something due for whoever came in, done in place. */
+/** Something due for whoever came in, or a chore, done in place. */
 export function ArrivalTaskCard({ task, next, onSeen }: ArrivalTaskCardProps) {
-  const { settings } = useHousehold()
-  const now = useNow()
   const { keep, busy, unkept } = useKeeping()
-  const [asking, setAsking] = useState<'skipped' | 'postponed' | null>(null)
   const done = (answer: ArrivalAnswer = {}) => void keep(arrivalTaskContents(task, thisInstant(), answer))
   const canWait = task.kind !== 'stop' && task.introId === undefined
   return (
-    <Stack $gap={6} data-task={task.kind}>
-      <div>
-        <Due $late={task.state === 'late'}>{dueWords(task, now, settings.clock)}</Due>
-        <Name>{task.title}</Name>
-        <Small>{task.why}</Small>
-      </div>
-      {asking ? (
-        <Suspense fallback={null}>
-          <TaskWordForm task={task} state={asking} onDone={() => setAsking(null)} />
-        </Suspense>
-      ) : (
-        <>
-          <Act task={task} next={next} busy={busy} onDone={done} onSeen={onSeen} />
-          {unkept && <UnkeptNote unkept={unkept} />}
-          {canWait && (
-            <Line $gap={18}>
-              <PlainButton onPress={() => setAsking('postponed')} aria-label={`Put off: ${task.title}`}>
-                put off
-              </PlainButton>
-              <PlainButton onPress={() => setAsking('skipped')} aria-label={`Skip: ${task.title}`}>
-                skip
-              </PlainButton>
-            </Line>
-          )}
-        </>
-      )}
-    </Stack>
+    <TaskShell task={task} kind={task.kind} heading="h2" canWait={canWait} canSkip={canWait}>
+      <Act task={task} next={next} busy={busy} onDone={done} onSeen={onSeen} />
+      {unkept && <UnkeptNote unkept={unkept} />}
+    </TaskShell>
   )
 }
 

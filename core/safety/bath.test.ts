@@ -26,7 +26,7 @@ describe('a bath, in water of its own', () => {
   test.each<[string, Partial<ContentOf<'bath'>>, string]>([
     ['over 150 mg/L', { massMg: 700 }, 'over-band block'],
     ['longer than its row', { minutes: 45 }, 'bath-too-long block'],
-    ['no strength known', { massMg: undefined as never }, 'cannot-judge ask'],
+    ['no strength known', { massMg: undefined }, 'cannot-judge ask'],
   ])('%s', (_words, extra, found) => {
     const content = bath(extra)
     if (extra.massMg === undefined && 'massMg' in extra) delete content.massMg

@@ -53,7 +53,7 @@ describe('days without fish: quarantine.md 7.5', () => {
     ['contact', { what: 'water' } as never, 'cross-contact'],
     ['contact', { what: 'snail' } as never, 'cross-contact'],
     ['contact', { what: 'tool' } as never, null],
-    ['arrival', { animalId: 'z', species: 'zoanthid', group: 'coral-soft', count: 1 } as never, 'new-wet-item'],
+    ['arrival', { animalId: 'z', species: 'zoanthid', group: 'coral-soft', count: 1 }, 'new-wet-item'],
   ])('%s %j: %s', (kind, extra, why) => {
     const it = fallow()
     it.write({ kind, ...it.at(10 * DAY), tankId: 'a', ...extra } as Content)
