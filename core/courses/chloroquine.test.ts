@@ -78,3 +78,13 @@ test('ids of an earlier version’s tasks still count as said', () => {
   expect(wall(it, ofKind(it, 4, '09:30', 'read')[0]!.best)).toBe('5 08:00')
   expect(ofKind(it, 4, '09:30', 'read')[0]!.id).toBe('c/read/5')
 })
+
+test.each([
+  ['Europe/Lisbon', '2026-10-20', '2026-11-03T17:00:00.000Z'],
+  ['America/New_York', '2026-10-25', '2026-11-08T22:00:00.000Z'],
+  ['UTC', '2028-02-20', '2028-03-05T18:00:00.000Z'],
+])('fourteen days are 336 elapsed hours in %s from %s, over the clock change and a leap day', (zone, day, full) => {
+  const it = ward({ doseId: 'chloroquine-std', zone, day })
+  it.dose(0, '18:00', 79.2)
+  expect(heldAt(it, 5, '18:00').fullAt).toBe(full)
+})

@@ -3,6 +3,8 @@ import { courseById, courseFrom, coursesOf, unknownCoursesOf } from './course.ts
 import { handlingLoad } from './handling.ts'
 import { definitionById, DEFINITIONS } from '../catalogue/courses/definitions.ts'
 import { bathAmount, plannedBath } from './planned-bath.ts'
+import { shelfNeeds } from './shelf-needs.ts'
+import { twoSets } from './testing-rounds.ts'
 import { doseById } from '../catalogue/treatments/treatments.ts'
 
 const happened = '2026-11-01T18:00:00Z'
@@ -97,4 +99,31 @@ test('a bath in the keeper’s litres, as the syringe measures it, never over it
   // 3.3 L want 8.25 mL: 8.5 measured makes 77.3 mg/L.
   expect(bathAmount(bath, 3.3)!.amount).toBe(8.5)
   expect(bathAmount({ ...bath, amountPerL: null }, 4)).toBeNull()
+})
+
+describe('what a course needs from the shelf in all', () => {
+  const it = twoSets({ definition: 'qt-c-hybrid' })
+  const course = (extra: object) =>
+    courseFrom(
+      {
+        kind: 'course-start',
+        happened,
+        courseId: 'd',
+        definition: 'qt-c-hybrid',
+        tanks: { main: 'a', other: 'b' },
+        animalIds: [],
+        products: { 'peroxide-bath': 'perox', 'peroxide-spot': 'perox' },
+        ...extra,
+      },
+      0,
+    )!
+  test('two baths of a tub, or so much in a litre where no tub is named', () => {
+    // 75 mg/L of 30 mg in a mL is 2.5 mL in a litre.
+    expect(shelfNeeds(it.journal, course({}), 40, 4)).toMatchObject([{ needed: 20, perLitre: 2.5, enough: null }])
+    expect(shelfNeeds(it.journal, course({}), 40, null)).toMatchObject([{ needed: null, perLitre: 2.5 }])
+  })
+  test('a plan: the cap of every session there could be', () => {
+    // 0.79 mg/L in 40 L is 31.6 mg, 1 mL by a syringe of half millilitres; fifteen days.
+    expect(shelfNeeds(it.journal, course({ definition: 'peroxide-spot' }), 40, null)).toMatchObject([{ needed: 15 }])
+  })
 })

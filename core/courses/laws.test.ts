@@ -202,3 +202,31 @@ test('a reading in range never lowers what is proven', () => {
     { numRuns: RUNS },
   )
 })
+
+test('what happens in other water, and its corrections, change nothing here', () => {
+  fc.assert(
+    fc.property(
+      fc.array(happening('qt-c-hybrid'), { maxLength: 10 }),
+      fc.double({ min: 0, max: 900, noNaN: true }),
+      (happenings, hours) => {
+        const elsewhere: Content[] = [
+          { kind: 'contact', ...at(hours / 2), tankId: 'far', what: 'water' },
+          {
+            kind: 'arrival',
+            ...at(hours / 3),
+            animalId: 'stranger',
+            tankId: 'far',
+            species: 'fish',
+            group: 'hawkfish',
+            count: 1,
+          },
+          { kind: 'water-change', ...at(hours / 4), tankId: 'far', litres: 10 },
+        ]
+        expect(standingWith('qt-c-hybrid', [...happenings, ...elsewhere], hours).counts).toEqual(
+          standingWith('qt-c-hybrid', happenings, hours).counts,
+        )
+      },
+    ),
+    { numRuns: RUNS },
+  )
+})

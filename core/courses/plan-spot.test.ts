@@ -9,12 +9,17 @@ import { standingOf } from './standing.ts'
 import { doseContent } from './task-contents.ts'
 
 /** A planted tank of 84 L with two patches of algae and one left as control; days from the first of November 2026. */
-function planted({ shrimp = false, tier = 'animals-in' }: { shrimp?: boolean; tier?: string } = {}) {
-  const clock = zoneClock('UTC')
-  const settings: Settings = { timeZone: 'UTC', units: METRIC, clock }
+function planted({
+  shrimp = false,
+  tier = 'animals-in',
+  zone = 'UTC',
+  first = '2026-11-01',
+}: { shrimp?: boolean; tier?: string; zone?: string; first?: string } = {}) {
+  const clock = zoneClock(zone)
+  const settings: Settings = { timeZone: zone, units: METRIC, clock }
   const journal = new Journal()
   const { record } = scribe('2026-01-01T00:00:00Z')
-  const ms = (day: number, time: string) => Date.parse(`2026-11-01T${time}:00Z`) + day * 86_400_000
+  const ms = (day: number, time: string) => Date.parse(`${first}T${time}:00Z`) + day * 86_400_000
   const at = (day: number, time: string) => ({ happened: new Date(ms(day, time)).toISOString() })
   const write = (content: Content) => {
     const entry = record(content)
@@ -230,4 +235,22 @@ describe('peroxide on spots: outbreaks.md 5.2 with further-schools.md 4', () => 
     it.write({ kind: 'water-change', ...it.at(0, '18:40'), tankId: 'study', litres: 42 })
     expect(stepOf(it, 0, '18:50', 'step-2-change')).toBeUndefined()
   })
+
+  test.each([
+    ['Europe/Lisbon', '2026-10-23', ['2026-10-24T07:00', '2026-10-25T08:00', '2026-10-26T08:00']],
+    ['America/New_York', '2026-10-30', ['2026-10-31T12:00', '2026-11-01T13:00', '2026-11-02T13:00']],
+    ['UTC', '2028-02-27', ['2028-02-28T08:00', '2028-02-29T08:00', '2028-03-01T08:00']],
+  ])(
+    'scores stand at eight on the wall in %s from %s, over the clock change and a leap day',
+    (zone, first, expected) => {
+      const it = planted({ zone, first })
+      expect(
+        it
+          .standing(0, '23:00')
+          .tasks.filter(({ step }) => step === 'step-3')
+          .slice(0, 3)
+          .map(({ best }) => best.slice(0, 16)),
+      ).toEqual(expected)
+    },
+  )
 })

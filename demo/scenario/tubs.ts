@@ -11,10 +11,18 @@ export function tubs(diary: Diary): void {
 
 function frags(diary: Diary): void {
   const came = (animalId: string, species: string, group: string, count: number) =>
-    diary.on(-23, '14:00', { kind: 'arrival', animalId, tankId: 'frag', species, group, count, source: 'frag swap' })
+    diary.on(-24, '14:00', { kind: 'arrival', animalId, tankId: 'frag', species, group, count, source: 'frag swap' })
+  diary.on(-24, '14:00', {
+    kind: 'course-start',
+    courseId: 'frags-fallow',
+    definition: 'fallow-76',
+    tanks: { main: 'frag' },
+    animalIds: [],
+    readAt: '18:00',
+  })
   came('zoas', 'zoanthid frags', 'coral-soft', 6)
   came('psammocora', 'Psammocora frags', 'coral-sps', 3)
-  diary.on(-23, '14:40', remark('frag', 'plugs cut away, bases scrubbed in clean salt water, gloves and goggles on'))
+  diary.on(-24, '14:40', remark('frag', 'plugs cut away, bases scrubbed in clean salt water, gloves and goggles on'))
   diary.on(-21, '21:40', remark('frag', 'one small frilly slug among the polyps by torch'))
   for (const [day, count] of [
     [-20, 9],

@@ -31,6 +31,7 @@ import { capital } from '../../../core/words/numbers.ts'
 import { quantityText, volume } from '../../../core/words/quantities.ts'
 import { sourceWords } from '../../../core/words/sources.ts'
 import { ConcernFields, Wrong } from './ConcernFields.tsx'
+import { ShelfNeeds } from './ShelfNeeds.tsx'
 import { DrugCalendar, StepsCalendar } from './CourseCalendar.tsx'
 import { concernKey, fishIn, isLoadAsked, rampChoices, startContent, startProblems, type StartValues } from './start.ts'
 
@@ -372,6 +373,7 @@ export function StartCourse() {
                 )}
               </>
             )}
+            <ShelfNeeds start={draft} />
             <Stack $gap={12}>
               <Bar $tone="soon">
                 {dose
