@@ -12,19 +12,26 @@ import { Line, Small } from '../../look/text.ts'
 import type { ActProps } from './TaskAct.tsx'
 
 const Row = styled.div`
-  display: grid;
-  grid-template-columns: minmax(84px, 1fr) auto;
+  display: flex;
+  flex-wrap: wrap;
   align-items: center;
-  gap: 10px;
+  gap: 4px 10px;
   padding: 4px 0;
+  > span {
+    flex: 1 1 84px;
+  }
 `
 
 const Stages = styled(ToggleButtonGroup)`
   display: flex;
+  flex: 0 1 264px;
+  min-width: 168px;
 `
 
 const Stage = styled(ToggleButton)`
-  width: 44px;
+  flex: 1 1 28px;
+  max-width: 44px;
+  padding: 0;
   height: 44px;
   border: 1.5px solid var(--ink);
   border-right-width: 0;

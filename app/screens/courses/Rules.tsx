@@ -82,7 +82,7 @@ export function Rules({ plan }: { plan: CoursePlan }) {
             </Rule>
           </li>
         ))}
-        {!isPlan && (
+        {course.definition.kind === 'school' && (
           <li>
             <Rule>
               <span>breathing fast, dashing, lying: air, and change half the water</span>

@@ -2,13 +2,14 @@ import { courseFrom } from '../../../core/courses/course.ts'
 import { shelfNeeds } from '../../../core/courses/shelf-needs.ts'
 import { tankById } from '../../../core/household/tanks.ts'
 import type { ContentOf } from '../../../core/journal/entry.ts'
+import { shownUnit, toKept } from '../../../core/words/measure.ts'
 import { figures } from '../../../core/words/numbers.ts'
 import { useHousehold } from '../../journal/provider.tsx'
 import { Bar, Figure, Heading, Rows, Small } from '../../look/text.ts'
 
 /** What a course about to start needs from the shelf in all, against what is left there. */
 export function ShelfNeeds({ start }: { start: ContentOf<'course-start'> }) {
-  const { journal } = useHousehold()
+  const { journal, settings } = useHousehold()
   const course = courseFrom(start, Date.parse(start.happened))
   const volumeL = course && tankById(journal, course.tankId)?.volume?.netL
   if (!course || volumeL == null) return null
@@ -25,7 +26,7 @@ export function ShelfNeeds({ start }: { start: ContentOf<'course-start'> }) {
             <Figure $size={18}>
               {needed !== null
                 ? `about ${figures(needed, 2)} ${product.unit}`
-                : `${figures(perLitre ?? 0, 3)} ${product.unit} in each litre of a bath`}
+                : `${figures((perLitre ?? 0) * toKept(1, 'L', settings.units), 3)} ${product.unit} in each ${shownUnit('L', settings.units)} of a bath`}
             </Figure>{' '}
             <Small>
               {product.left === null ? 'what is left was not counted' : `${figures(product.left)} ${product.unit} left`}

@@ -223,6 +223,9 @@ export function StartCourse() {
                     <ButtonLink href={`/tanks/${tank.id}`}>Fill in its volume sheet</ButtonLink>
                   </div>
                 )}
+                {definition.kind === 'school' && fishIn(journal, tankId).length === 0 && (
+                  <Small>No fish is in this tank: a school is for fish.</Small>
+                )}
                 {definition.kind === 'school' && (
                   <ChipsField
                     control={form.control}
