@@ -1,7 +1,7 @@
 import { isDrugPlan, type CoursePlan, type DrugPlan } from '../../core/courses/plan.ts'
 import { observedDays } from '../../core/courses/tracks/watch.ts'
 import { isTested } from '../../core/courses/tracks/level.ts'
-import type { PlannedDose } from '../../core/courses/planned-dose.ts'
+import type { PlannedDose } from '../../core/courses/amounts/planned-dose.ts'
 import type { CourseTask } from '../../core/courses/tasks.ts'
 import { MS_PER_DAY } from '../../core/time/zone.ts'
 import { figures } from '../../core/words/numbers.ts'

@@ -1,18 +1,20 @@
 import { animalGroupById } from '../../core/catalogue/animal-group.ts'
-import { ingredientById } from '../../core/catalogue/ingredient.ts'
+
 import { parameterById } from '../../core/catalogue/parameter.ts'
 import { WAY_NAMES } from '../../core/arrivals/step-words.ts'
 import { signLabel } from '../../core/catalogue/inspection.ts'
 import { animalById, animalLabel } from '../../core/household/animals.ts'
-import type { Settings, UnitHabits } from '../../core/household/settings.ts'
+import type { Settings } from '../../core/household/settings.ts'
 import { startInWords } from '../../core/courses/course.ts'
 import { courseName } from '../../core/courses/names.ts'
-import { partById } from '../../core/household/parts.ts'
+import { animalName, doseName, newcomerName, tankName } from './names.ts'
+import { careMarks, partName } from './care-entries.ts'
+import { plain, strong, type Mark, type Wording } from './marks.ts'
 import { taskName } from '../../core/schedule/task-name.ts'
 import { productById } from '../../core/household/shelf.ts'
-import { tankById } from '../../core/household/tanks.ts'
+
 import type { Content, ContentOf } from '../../core/journal/entry.ts'
-import { isolated } from '../../core/words/isolated.ts'
+
 import type { Journal } from '../../core/journal/journal.ts'
 import { measureText } from '../../core/words/measure.ts'
 import { capital, figures, listed } from '../../core/words/numbers.ts'
@@ -40,18 +42,9 @@ function newWaterMarks({ replacement }: ContentOf<'water-change'>, { units }: Wo
   return held.length === 0 ? [] : [plain(`, new water at ${held.join(', ')}`)]
 }
 
-/** A stretch of words; a strong one carries the number or name that matters. */
-export interface Mark {
-  text: string
-  strong?: boolean
-  tone?: 'act' | 'soon'
-}
-
-/** What an entry is put into words with. */
-export interface Wording {
-  journal: Journal
-  units: UnitHabits
-}
+export type { Mark, Wording } from './marks.ts'
+export { animalName, doseName, newcomerName, tankName } from './names.ts'
+export { CONTACT_WORDS, partName } from './care-entries.ts'
 
 export const wordingOf = (journal: Journal, settings: Settings): Wording => ({ journal, units: settings.units })
 
@@ -102,15 +95,6 @@ const COUNT_NAMES: Record<NonNullable<ContentOf<'count'>['what'] | ContentOf<'co
   'wet-g': 'wet weight, g',
 }
 
-export const CONTACT_WORDS: Record<ContentOf<'contact'>['what'], string> = {
-  fish: 'a fish',
-  water: 'water',
-  tool: 'a wet tool',
-  hand: 'a wet hand',
-  snail: 'a snail',
-  plug: 'a plug or rock',
-}
-
 const COURSE_EVENTS: Record<ContentOf<'course-event'>['event'], string> = {
   'carbon-left-in': 'carbon was left in',
   'new-fish-added': 'a new fish came into the water',
@@ -119,35 +103,10 @@ const COURSE_EVENTS: Record<ContentOf<'course-event'>['event'], string> = {
   'unexplained-death': 'a death without a cause',
 }
 
-const strong = (text: string): Mark => ({ text, strong: true })
-const plain = (text: string): Mark => ({ text })
-
-export const tankName = (journal: Journal, id: string): string => tankById(journal, id)?.name ?? 'a tank not on record'
-
 /** What a course that begins is called. */
 function startName(start: ContentOf<'course-start'>): string {
   const { definition, doseId } = startInWords(start)
   return courseName(definition, doseId)
-}
-
-export const partName = (journal: Journal, id: string): string => partById(journal, id)?.name ?? id
-
-export function animalName(journal: Journal, id: string): string {
-  const animal = animalById(journal, id)
-  if (animal) return animalLabel(animal)
-  // What is still in its bag is called as it was announced.
-  const awaited = journal.about(`expected:${id}`).findLast(({ struck }) => !struck)?.content
-  return awaited && 'species' in awaited ? newcomerName(awaited) : 'an animal not on record'
-}
-
-/** What an animal is called before it has come: its name, else how many of which species. */
-export const newcomerName = ({ name, species, count }: { name?: string; species: string; count: number }): string =>
-  isolated(name ?? (count > 1 ? `${count} ${species}` : species))
-
-/** How a dosed thing is called: the shelf's own word, else the ingredient. */
-export function doseName(journal: Journal, dose: { productId?: string; ingredient: string }): string {
-  const product = dose.productId === undefined ? null : productById(journal, dose.productId)
-  return product?.name ?? ingredientById(dose.ingredient)?.name ?? dose.ingredient
 }
 
 function sightingMarks(sighting: ContentOf<'sighting'>, { journal }: Wording): Mark[] {
@@ -282,88 +241,23 @@ export function contentMarks(content: Content, wording: Wording, tankId?: string
             : (content.values ?? []).map((value) => figures(value)).join(' '),
         ),
       ]
-    case 'bath': {
-      const who = [
-        ...content.animalIds.map((id) => animalName(journal, id)),
-        ...(content.partIds ?? []).map((id) => partName(journal, id)),
-      ]
-      return [
-        plain(who.length > 0 ? `${listed(who)}: bath ` : 'bath '),
-        strong(`${figures(content.amount)} ${content.unit}`),
-        plain(
-          ` ${doseName(journal, content)} in ${measureText(content.litres, 'L', units, 3)}, ${figures(content.minutes)} min`,
-        ),
-        ...(content.stopped === undefined ? [] : [plain(`, ended early: ${content.stopped}`)]),
-      ]
-    }
+    case 'bath':
     case 'feed':
-      return [
-        plain('fed '),
-        strong(`${figures(content.foodG)} g`),
-        plain(
-          content.ingredient === undefined
-            ? ''
-            : ` with ${ingredientById(content.ingredient)?.name ?? content.ingredient}${
-                content.mgPerG === undefined ? '' : `, ${figures(content.mgPerG)} mg/g`
-              }`,
-        ),
-      ]
     case 'top-off':
-      return [
-        plain('top-off '),
-        strong(measureText(content.litres, 'L', units, 3)),
-        plain(
-          content.salinityPsu === undefined || content.salinityPsu === 0
-            ? ''
-            : `, ${quantityText(parameterValue('salinity', content.salinityPsu, units))}`,
-        ),
-      ]
     case 'contact':
-      return [
-        plain(
-          `touched by ${CONTACT_WORDS[content.what]}${
-            content.from === undefined ? ' of another system' : ` of ${tankName(journal, content.from)}`
-          }`,
-        ),
-      ]
     case 'new-water':
-      return [
-        plain('new water mixed: '),
-        strong(measureText(content.litres, 'L', units, 3)),
-        plain(
-          content.salinityPsu === undefined
-            ? ''
-            : `, ${quantityText(parameterValue('salinity', content.salinityPsu, units))}`,
-        ),
-      ]
     case 'part-setup':
-      return [plain(`${content.what}: `), strong(content.name), plain(content.control ? ', left untreated' : '')]
     case 'part-change':
-      return [plain(`${partName(journal, content.partId)} changed`)]
     case 'gear-setup':
-      return [plain(`tool: ${content.name}`)]
     case 'gear-change':
-      return [plain('a tool changed')]
     case 'gear-clean':
-      return [plain(`${content.gearId === undefined ? 'the set' : 'a tool'} made sterile: ${content.how}`)]
     case 'bench-start':
-      return [plain(`at the bench: ${content.procedure.replaceAll('-', ' ')}`)]
     case 'bench-mark':
-      return [plain(`bench, ${content.step.replaceAll('-', ' ')}: ${content.state}`)]
     case 'bench-end':
-      return [plain('bench '), strong(content.outcome), plain(content.why ? `: ${content.why}` : '')]
     case 'away':
-      return [plain('nobody at home')]
     case 'chore':
-      return [
-        plain(
-          content.retired
-            ? 'a chore is given up'
-            : `chore: ${content.name ?? 'changed'}${content.everyDays ? `, every ${content.everyDays} days` : ''}`,
-        ),
-      ]
     case 'course-mark':
-      return [plain('treatment ends'), plain(content.why ? `: ${content.why}` : '')]
+      return careMarks(content, wording)
     case 'equipment':
       return [
         plain(`${EQUIPMENT_NAMES[content.item]} `),

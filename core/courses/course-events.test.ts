@@ -1,5 +1,5 @@
 import { ofKind, one, ramped, wall, ward, type Ward } from './testing.ts'
-import { ifChanged } from './what-if.ts'
+import { ifChanged } from './outlook/what-if.ts'
 import { taskContents } from './task-contents.ts'
 
 function held(until: number, it: Ward = ramped()): Ward {

@@ -1,9 +1,9 @@
 import { journalFrom } from '../journal/read.ts'
 import { courseById, courseFrom, coursesOf, unknownCoursesOf } from './course.ts'
-import { handlingLoad } from './handling.ts'
+import { handlingLoad } from './amounts/handling.ts'
 import { definitionById, DEFINITIONS } from '../catalogue/courses/definitions.ts'
-import { bathAmount, plannedBath } from './planned-bath.ts'
-import { shelfNeeds } from './shelf-needs.ts'
+import { bathAmount, plannedBath } from './amounts/planned-bath.ts'
+import { shelfNeeds } from './amounts/shelf-needs.ts'
 import { twoSets } from './testing-rounds.ts'
 import { doseById } from '../catalogue/treatments/treatments.ts'
 

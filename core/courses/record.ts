@@ -4,14 +4,15 @@ import type { WaterEvent } from '../concentration/concentration.schema.ts'
 import { levelAfter } from '../concentration/events.ts'
 import type { LevelReading } from '../clock/level-path.ts'
 import { doseById } from '../catalogue/treatments/treatments.ts'
-import { animalById, animalsOf, type Stay } from '../household/animals.ts'
+import { animalById, type Stay } from '../household/animals.ts'
 import { partsOf, type Part } from '../household/parts.ts'
 import { netVolumeAt, tankById } from '../household/tanks.ts'
 import type { ContentOf } from '../journal/entry.ts'
 import { firstAtOrAfter, type Journal, type Line } from '../journal/journal.ts'
 import { readingsOf } from '../readings/latest.ts'
-import { MS_PER_DAY, MS_PER_HOUR } from '../time/zone.ts'
+import { MS_PER_DAY } from '../time/zone.ts'
 import { isDrugCourse, type Course, type DrugCourse } from './course.ts'
+import { cleanedSets, fallowFacts } from './record-parts.ts'
 
 /** Something that makes the count start over, quarantine.md 7.4. */
 export interface Restart {
@@ -231,25 +232,6 @@ const contactRestarts = (journal: Journal, course: Course, members: readonly Mem
     )
     .map(({ at }) => ({ at, event: 'cross-contamination' as const, ongoing: false }))
 
-/** A set stands dry or bleached so long before it is used again: quarantine.md 7.2. */
-export const SET_REST_HOURS = 24
-
-function cleanedSets(journal: Journal, course: Course, until: number): CourseRecord['cleaned'] {
-  const own = new Set(Object.values(course.tanks))
-  return journal.ofKind('gear-clean').flatMap(({ at, content }) => {
-    const { tankId } = content
-    return content.gearId === undefined && tankId !== undefined && own.has(tankId) && at <= until
-      ? [
-          {
-            tankId,
-            at,
-            readyAt: content.until === undefined ? at + SET_REST_HOURS * MS_PER_HOUR : Date.parse(content.until),
-          },
-        ]
-      : []
-  })
-}
-
 function bathsOf(journal: Journal, course: Course, members: readonly Member[], until: number): LoggedBath[] {
   const track = course.definition.tracks.find((one) => one.kind === 'rounds' && one.of === 'bath')
   if (!track) return []
@@ -311,44 +293,6 @@ function sessionsOf(journal: Journal, course: Course, until: number): CourseReco
       taskId: content.taskId ?? null,
       massMg: content.massMg ?? null,
     }))
-}
-
-/** Contacts that may bring a parasite of fish: quarantine.md 7.5. A dry hand or a clean tool does not. */
-const WET_CONTACTS: ReadonlySet<string> = new Set(['fish', 'water', 'snail', 'plug'])
-
-/** What bears on a count of days without fish. */
-function fallowFacts(
-  journal: Journal,
-  course: Course,
-  until: number,
-): Pick<CourseRecord, 'fishIn' | 'wetItems' | 'feeds'> {
-  if (course.definition.kind !== 'fallow') return { fishIn: [], wetItems: [], feeds: [] }
-  const { tankId } = course
-  const isFish = (group: string) => animalGroupById(group)?.kind === 'fish'
-  const fishIn = animalsOf(journal)
-    .filter(({ group }) => isFish(group))
-    .flatMap(({ stays }) =>
-      stays
-        .filter((stay) => stay.tankId === tankId && stay.from <= until)
-        .map(({ from, to }) => ({ from, to: to !== null && to > until ? null : to })),
-    )
-  return {
-    fishIn,
-    wetItems: [
-      ...journal
-        .ofKind('contact')
-        .filter(({ content, at }) => content.tankId === tankId && at <= until && WET_CONTACTS.has(content.what))
-        .map(({ at }) => ({ at, why: 'cross-contact' as const })),
-      ...journal
-        .ofKind('arrival')
-        .filter(
-          ({ content, at }) =>
-            content.tankId === tankId && at > course.startedAt && at <= until && !isFish(content.group),
-        )
-        .map(({ at }) => ({ at, why: 'new-wet-item' as const })),
-    ],
-    feeds: journal.ofKind('feed').flatMap(({ content, at }) => (content.tankId === tankId && at <= until ? [at] : [])),
-  }
 }
 
 const memberOf = (journal: Journal, id: string): Member[] => {

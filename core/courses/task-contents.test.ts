@@ -1,11 +1,11 @@
 import { courseById } from './course.ts'
-import { coursePreview } from './preview.ts'
+import { coursePreview } from './outlook/preview.ts'
 import { wordContent } from '../schedule/task.ts'
 import { doseContent, ruleWord, taskContents } from './task-contents.ts'
 import { doseById } from '../catalogue/treatments/treatments.ts'
 import { contentFault } from '../journal/check.ts'
 import { productById } from '../household/shelf.ts'
-import { dilute, doseToward } from './planned-dose.ts'
+import { dilute, doseToward } from './amounts/planned-dose.ts'
 import { ramped, wall, ward, type Ward } from './testing.ts'
 
 const courseOf = (it: Ward) => courseById(it.journal, 'c')!

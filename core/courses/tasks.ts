@@ -1,8 +1,8 @@
 import type { Act } from '../catalogue/courses/definitions.ts'
 import { byUrgency, type Task } from '../schedule/task.ts'
-import type { PlannedBath } from './planned-bath.ts'
-import type { PlannedChange, PlannedDose } from './planned-dose.ts'
-import type { PlannedSession } from './planned-session.ts'
+import type { PlannedBath } from './amounts/planned-bath.ts'
+import type { PlannedChange, PlannedDose } from './amounts/planned-dose.ts'
+import type { PlannedSession } from './amounts/planned-session.ts'
 
 /** Something due in a course, worked out from its definition and the journal. */
 export interface CourseTask extends Task {

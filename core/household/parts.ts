@@ -1,4 +1,4 @@
-import { changed } from '../household/changed.ts'
+import { changed } from './changed.ts'
 import type { ContentOf } from '../journal/entry.ts'
 import type { Journal } from '../journal/journal.ts'
 import { isolated } from '../words/isolated.ts'

@@ -1,12 +1,9 @@
-import { fullCourseName } from '../courses/names.ts'
-import { coursesOf, startInWords } from '../courses/course.ts'
-import { definitionById } from '../catalogue/courses/definitions.ts'
 import { animalGroupById } from '../catalogue/animal-group.ts'
 import { ingredientById } from '../catalogue/ingredient.ts'
 import { isAgentIn, isCopper } from '../catalogue/treatments/groups.ts'
 import { INTERACTIONS } from '../catalogue/treatments/interactions.data.ts'
 import { SENSITIVITIES } from '../catalogue/treatments/sensitivities.data.ts'
-import { doseById, DOSES, type Dose } from '../catalogue/treatments/treatments.ts'
+import { DOSES, type Dose } from '../catalogue/treatments/treatments.ts'
 import type { Interaction, Intolerance, Severity } from '../catalogue/treatments/treatment.types.ts'
 import { animalById, animalLabel, type Animal } from '../household/animals.ts'
 import { tankById, type EquipmentItem } from '../household/tanks.ts'
@@ -14,6 +11,7 @@ import type { Content, ContentOf } from '../journal/entry.ts'
 import type { Journal } from '../journal/journal.ts'
 import { MS_PER_HOUR } from '../time/zone.ts'
 import { bathConcerns } from './bath.ts'
+import { startConcerns } from './course-concerns.ts'
 import { levelConcerns } from './level.ts'
 import { isCountFull, movedAwayConcerns, newcomerConcerns } from './moves.ts'
 import {
@@ -371,64 +369,6 @@ function residentConcerns(
 function bandOf(agent: string): Pick<Treatment, 'dose'> {
   const dose = DOSES.find((one) => one.agent === agent && one.route === 'tank')
   return dose ? { dose } : {}
-}
-
-function startConcerns(
-  journal: Journal,
-  start: ContentOf<'course-start'>,
-  at: number,
-  { now, except }: Asking,
-): Concern[] {
-  const { definition: definitionId, tanks, doseId } = startInWords(start)
-  const definition = definitionById(definitionId)
-  const tankId = tanks.main
-  if (tankId === undefined) return []
-  const drug = doseId ?? definition?.drugs[0]
-  const dose = drug === undefined ? undefined : doseById(drug)
-  const others = sameFishConcerns(journal, start, tankId, at)
-  if (!dose || definition?.drugs.length === 0) return others
-  return [
-    ...others,
-    ...treatmentConcerns(
-      journal,
-      tankId,
-      {
-        agent: dose.agent,
-        dose,
-        courseId: start.courseId,
-        ...(start.direct !== undefined && { direct: start.direct }),
-        ...(start.rampHours !== undefined && { rampHours: start.rampHours }),
-      },
-      at,
-      { until: Math.max(at, now), ...(except !== undefined && { except }) },
-    ),
-  ]
-}
-
-/** Another school that runs for the same fish: their moves and counts would cut across each other. */
-function sameFishConcerns(
-  journal: Journal,
-  { courseId, animalIds, definition, protocol }: ContentOf<'course-start'>,
-  tankId: string,
-  at: number,
-): Concern[] {
-  if (definitionById(definition ?? protocol ?? '')?.kind !== 'school') return []
-  return coursesOf(journal)
-    .filter(
-      (course) =>
-        course.id !== courseId &&
-        course.definition.kind === 'school' &&
-        course.startedAt <= at &&
-        (course.ended === null || course.ended.at > at) &&
-        (course.tankId === tankId || course.animalIds.some((id) => animalIds.includes(id))),
-    )
-    .map((course) => ({
-      rule: 'two-schools',
-      severity: 'block' as const,
-      what: `${fullCourseName(course)} runs for the same fish or in the same water`,
-      reason: 'two schools cut across each other’s moves and counts: finish or stop the first',
-      override: 'reason-and-vet' as const,
-    }))
 }
 
 /** The concerns that stop something until they are answered: all but those that only tell. */

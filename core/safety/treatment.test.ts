@@ -1,6 +1,6 @@
 import { doseById } from '../catalogue/treatments/treatments.ts'
 import type { Content } from '../journal/entry.ts'
-import { directDose } from '../courses/direct-dose.ts'
+import { directDose } from '../courses/amounts/direct-dose.ts'
 import { treatmentConcerns } from './concerns.ts'
 import { ward, type Ward } from '../courses/testing.ts'
 

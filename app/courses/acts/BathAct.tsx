@@ -1,5 +1,5 @@
 import { useState } from 'react'
-import { bathAmount } from '../../../core/courses/planned-bath.ts'
+import { bathAmount } from '../../../core/courses/amounts/planned-bath.ts'
 import { bathContent } from '../../../core/courses/task-contents.ts'
 import { typedNumber } from '../../../core/numbers/typed.ts'
 import { litresFrom } from '../../../core/words/quantities.ts'

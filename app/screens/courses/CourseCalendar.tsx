@@ -1,7 +1,7 @@
 import { useMemo } from 'react'
 import { courseFrom } from '../../../core/courses/course.ts'
 import { coursePlan } from '../../../core/courses/plan.ts'
-import type { CoursePreview } from '../../../core/courses/preview.ts'
+import type { CoursePreview } from '../../../core/courses/outlook/preview.ts'
 import type { ContentOf } from '../../../core/journal/entry.ts'
 import { dayAs, dayBeside, timeOf } from '../../../core/time/words.ts'
 import { MS_PER_DAY } from '../../../core/time/zone.ts'

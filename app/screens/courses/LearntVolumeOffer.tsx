@@ -1,6 +1,6 @@
 import type { ConcentrationFit } from '../../../core/concentration/concentration.schema.ts'
 import type { DrugPlan } from '../../../core/courses/plan.ts'
-import { learntVolume } from '../../../core/courses/forecast.ts'
+import { learntVolume } from '../../../core/courses/outlook/forecast.ts'
 import { tankById } from '../../../core/household/tanks.ts'
 import { iso } from '../../../core/time/zone.ts'
 import { thisInstant } from '../../frame/now.tsx'

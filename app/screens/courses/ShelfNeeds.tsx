@@ -1,5 +1,5 @@
 import { courseFrom } from '../../../core/courses/course.ts'
-import { shelfNeeds } from '../../../core/courses/shelf-needs.ts'
+import { shelfNeeds } from '../../../core/courses/amounts/shelf-needs.ts'
 import { tankById } from '../../../core/household/tanks.ts'
 import type { ContentOf } from '../../../core/journal/entry.ts'
 import { shownUnit, toKept } from '../../../core/words/measure.ts'

@@ -9,7 +9,7 @@ import {
   ifRead,
   ifStayed,
   type ParasiteRisk,
-} from '../../../core/courses/what-if.ts'
+} from '../../../core/courses/outlook/what-if.ts'
 import { dayAs, dayBeside, momentBeside, timeOf } from '../../../core/time/words.ts'
 import { dayFromText, dayText } from '../../../core/time/zone.ts'
 import { amountText, PARASITE_NAMES, riskText } from '../../courses/words.ts'

@@ -1,5 +1,5 @@
 import { useState } from 'react'
-import { ifHappened } from '../../../core/courses/what-if-entry.ts'
+import { ifHappened } from '../../../core/courses/outlook/what-if-entry.ts'
 import type { CoursePlan } from '../../../core/courses/plan.ts'
 import { taskContents } from '../../../core/courses/task-contents.ts'
 import { typedNumber } from '../../../core/numbers/typed.ts'

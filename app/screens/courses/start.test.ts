@@ -1,4 +1,4 @@
-import { drugChoice } from '../../../core/courses/drug-choices.ts'
+import { drugChoice } from '../../../core/courses/amounts/drug-choices.ts'
 import { definitionById } from '../../../core/catalogue/courses/definitions.ts'
 import type { Concern } from '../../../core/safety/concerns.ts'
 import { courseById } from '../../../core/courses/course.ts'

@@ -16,9 +16,9 @@ import type { FishlessState } from '../tracks/fishless.ts'
 import { isTested } from '../tracks/level.ts'
 import type { RoundsState } from '../tracks/rounds.ts'
 import { lastScores, type SeriesState } from '../tracks/series.ts'
-import { nextTankId, setState } from '../tracks/sets.ts'
 import { sessionDays } from '../tracks/sessions.ts'
 import type { Watched } from '../watched.ts'
+import { bathEvent, lateMove, setsDry } from './round-rules.ts'
 
 /** A rule of a course and how it stands. `ask`: only the keeper can say. */
 export interface RuleState {
@@ -37,7 +37,7 @@ export interface RuleState {
 }
 
 /** A rule as its judge finds it, before its row's own words. */
-type Judged = Omit<RuleState, 'id' | 'rule' | 'role' | 'then'>
+export type Judged = Omit<RuleState, 'id' | 'rule' | 'role' | 'then'>
 
 /** Readings in range this far apart are needed before the hold: quarantine.md 7.2 (EA). */
 const GATE_HOURS = 12
@@ -194,58 +194,6 @@ function trackFull({ drug, rounds, fishless }: RuleInput, track: string): Judged
     state: clock.state === 'broken' || clock.state === 'lost' ? 'broken' : 'not-yet',
     says: spanText(clock.provenHours),
   }
-}
-
-function lateMove({ rounds }: RuleInput): Judged {
-  if (!rounds) return { state: 'not-yet', says: '' }
-  const limit = rounds.track.rule.maxIntervalHours
-  const past = rounds.restarts.findLast(({ why }) => why === 'late-move')
-  const is =
-    rounds.overdueHours === null
-      ? past?.hoursOff === undefined
-        ? undefined
-        : limit + past.hoursOff
-      : limit + rounds.overdueHours
-  const over = is === undefined ? null : is - limit
-  return {
-    state: over === null ? 'not-yet' : 'holds',
-    says: over === null ? 'every move in time' : `${spanText(over)} over ${limit} h`,
-    ...(is !== undefined && { is }),
-    limit,
-  }
-}
-
-function bathEvent({ rounds }: RuleInput, why: 'bath-spacing' | 'bath-without-move'): Judged {
-  const baths = rounds?.baths
-  if (!baths) return { state: 'not-yet', says: '' }
-  const last = baths.restarts.findLast((one) => one.why === why)
-  const isOverdue = why === 'bath-spacing' && baths.state === 'broken'
-  const [, apart] = baths.track.apartHours
-  return {
-    state: last || isOverdue ? 'holds' : 'not-yet',
-    says: isOverdue
-      ? 'the second bath is overdue: the pair is done again'
-      : last
-        ? last.hoursOff === undefined
-          ? 'it does not count'
-          : `${spanText(Math.abs(last.hoursOff))} ${last.hoursOff > 0 ? 'late' : 'early'}: the pair is done again`
-        : 'as it should be',
-    ...(why === 'bath-spacing' && { limit: apart, ...(last?.hoursOff !== undefined && { is: apart + last.hoursOff }) }),
-  }
-}
-
-/** Whether the set that the fish go to next has been made sterile since they left it, and has stood long enough. */
-function setsDry({ facts, rounds, settings }: RuleInput): Judged {
-  const next = rounds && nextTankId(facts, rounds)
-  if (!rounds || next === null) return { state: 'ask', says: 'which tank is the second set?' }
-  const state = setState(facts, next)
-  if (state.readyAt !== null)
-    return state.readyAt <= facts.now
-      ? { state: 'holds', says: 'ready' }
-      : { state: 'broken', says: `wet until ${momentBeside(state.readyAt, facts.now, settings.clock)}` }
-  return state.usedAt === null
-    ? { state: 'ask', says: 'not used yet: new and clean?' }
-    : { state: 'not-yet', says: 'not logged as sterile since they left it' }
 }
 
 const FISHLESS_EVENTS: Readonly<Record<string, string>> = {

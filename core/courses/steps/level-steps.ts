@@ -5,7 +5,7 @@ import { productById } from '../../household/shelf.ts'
 import { dayText, MS_PER_DAY, MS_PER_HOUR } from '../../time/zone.ts'
 import { momentBeside, spanText } from '../../time/words.ts'
 import { measureText } from '../../words/measure.ts'
-import { dilute, doseToward } from '../planned-dose.ts'
+import { dilute, doseToward } from '../amounts/planned-dose.ts'
 import { isTested } from '../tracks/level.ts'
 import { base, dayNumber, drugWord, type Draft, type DrugInput } from './step-input.ts'
 

@@ -3,8 +3,8 @@ import { residentsOf } from '../../household/animals.ts'
 import { productById } from '../../household/shelf.ts'
 import { MS_PER_HOUR } from '../../time/zone.ts'
 import { measureText } from '../../words/measure.ts'
-import { dilute } from '../planned-dose.ts'
-import { sessionCap, tierOf } from '../planned-session.ts'
+import { dilute } from '../amounts/planned-dose.ts'
+import { sessionCap, tierOf } from '../amounts/planned-session.ts'
 import { base, type Draft, type TaskInput } from './step-input.ts'
 
 /** Windows of what comes again after two days or more: courses.md. */

@@ -1,5 +1,5 @@
 import type { Content } from '../../journal/entry.ts'
-import { fishlessRisk } from '../fishless-risk.ts'
+import { fishlessRisk } from '../outlook/fishless-risk.ts'
 import { countAt, twoSets } from '../testing-rounds.ts'
 
 const DAY = 24

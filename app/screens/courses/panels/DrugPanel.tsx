@@ -1,6 +1,6 @@
 import { lazy, Suspense, useMemo } from 'react'
 import { styled } from 'styled-components'
-import { levelFit } from '../../../../core/courses/forecast.ts'
+import { levelFit } from '../../../../core/courses/outlook/forecast.ts'
 import type { DrugPlan } from '../../../../core/courses/plan.ts'
 import { drugWord } from '../../../../core/courses/steps/step-input.ts'
 import { isTested } from '../../../../core/courses/tracks/level.ts'

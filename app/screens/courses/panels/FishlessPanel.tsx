@@ -1,5 +1,5 @@
 import type { CoursePlan } from '../../../../core/courses/plan.ts'
-import { fishlessRisk } from '../../../../core/courses/fishless-risk.ts'
+import { fishlessRisk } from '../../../../core/courses/outlook/fishless-risk.ts'
 import type { FishlessState } from '../../../../core/courses/tracks/fishless.ts'
 import { dayAs } from '../../../../core/time/words.ts'
 import { LeadStrip } from '../../../courses/LeadStrip.tsx'

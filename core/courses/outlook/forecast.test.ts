@@ -1,10 +1,10 @@
 import { levelFit, levelForecast, fallsTo, learntVolume } from './forecast.ts'
-import { levelAfter } from '../concentration/events.ts'
-import { MS_PER_DAY, MS_PER_HOUR } from '../time/zone.ts'
-import { shelfCheck } from './shelf-check.ts'
-import { needsThreeReadings, rangeVerdict } from './range-words.ts'
-import { doseById } from '../catalogue/treatments/treatments.ts'
-import { ramped, ward } from './testing.ts'
+import { levelAfter } from '../../concentration/events.ts'
+import { MS_PER_DAY, MS_PER_HOUR } from '../../time/zone.ts'
+import { shelfCheck } from '../amounts/shelf-check.ts'
+import { needsThreeReadings, rangeVerdict } from '../range-words.ts'
+import { doseById } from '../../catalogue/treatments/treatments.ts'
+import { ramped, ward } from '../testing.ts'
 
 /** A tank said to hold 60 L that really holds less: every dose makes more than the sheet says. */
 function tankOf(litres: number) {

@@ -1,6 +1,6 @@
-import { definitionById, type Definition } from '../catalogue/courses/definitions.ts'
-import { doseById, type Dose } from '../catalogue/treatments/treatments.ts'
-import { drugName } from './names.ts'
+import { definitionById, type Definition } from '../../catalogue/courses/definitions.ts'
+import { doseById, type Dose } from '../../catalogue/treatments/treatments.ts'
+import { drugName } from '../names.ts'
 
 /** A drug of a definition, and whether the handbook holds it as long as the definition asks. */
 export interface DrugChoice {

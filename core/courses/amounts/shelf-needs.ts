@@ -1,7 +1,7 @@
-import { doseById } from '../catalogue/treatments/treatments.ts'
-import { productById, type ShelfProduct } from '../household/shelf.ts'
-import type { Journal } from '../journal/journal.ts'
-import type { Course } from './course.ts'
+import { doseById } from '../../catalogue/treatments/treatments.ts'
+import { productById, type ShelfProduct } from '../../household/shelf.ts'
+import type { Journal } from '../../journal/journal.ts'
+import type { Course } from '../course.ts'
 import { plannedBath } from './planned-bath.ts'
 import { sessionCap, tierOf } from './planned-session.ts'
 

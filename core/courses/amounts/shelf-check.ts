@@ -1,8 +1,8 @@
-import type { ConcentrationFit } from '../concentration/concentration.schema.ts'
-import { productById, type ShelfProduct } from '../household/shelf.ts'
-import { dayFromText, type Day } from '../time/zone.ts'
-import type { Journal } from '../journal/journal.ts'
-import type { DrugPlan } from './plan.ts'
+import type { ConcentrationFit } from '../../concentration/concentration.schema.ts'
+import { productById, type ShelfProduct } from '../../household/shelf.ts'
+import { dayFromText, type Day } from '../../time/zone.ts'
+import type { Journal } from '../../journal/journal.ts'
+import type { DrugPlan } from '../plan.ts'
 
 /** What a course will still need of its product, and whether the shelf holds it. */
 export interface ShelfCheck {

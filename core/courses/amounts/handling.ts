@@ -1,4 +1,4 @@
-import type { Definition } from '../catalogue/courses/definitions.ts'
+import type { Definition } from '../../catalogue/courses/definitions.ts'
 
 /** Points of handling, and where they are said and asked about: quarantine.md 8, stress budget (EA). */
 const POINTS = { net: 2, container: 1, move: 1, bath: 3 } as const

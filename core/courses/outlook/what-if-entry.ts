@@ -1,8 +1,8 @@
-import type { Settings } from '../household/settings.ts'
-import type { Content } from '../journal/entry.ts'
-import { Journal } from '../journal/journal.ts'
-import { courseById } from './course.ts'
-import { coursePlan, type CoursePlan } from './plan.ts'
+import type { Settings } from '../../household/settings.ts'
+import type { Content } from '../../journal/entry.ts'
+import { Journal } from '../../journal/journal.ts'
+import { courseById } from '../course.ts'
+import { coursePlan, type CoursePlan } from '../plan.ts'
 
 /**
  * A course as it would stand if some things happened: worked out on a copy of the journal, nothing is kept.

@@ -1,5 +1,5 @@
-import { PEROXIDE_TIERS, type PeroxideTier } from '../catalogue/treatments/peroxide-tiers.data.ts'
-import type { ShelfProduct } from '../household/shelf.ts'
+import { PEROXIDE_TIERS, type PeroxideTier } from '../../catalogue/treatments/peroxide-tiers.data.ts'
+import type { ShelfProduct } from '../../household/shelf.ts'
 
 /** A session with the syringe: the most that all patches together may get. */
 export interface PlannedSession {

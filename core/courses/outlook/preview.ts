@@ -1,9 +1,9 @@
-import { rampOf, type Dose } from '../catalogue/treatments/treatments.ts'
-import type { ShelfProduct } from '../household/shelf.ts'
-import { MS_PER_DAY, MS_PER_HOUR } from '../time/zone.ts'
-import { rampLevels } from './ramp.ts'
-import { OBSERVATION_DAYS } from './course.ts'
-import { doseToward, type PlannedDose } from './planned-dose.ts'
+import { rampOf, type Dose } from '../../catalogue/treatments/treatments.ts'
+import type { ShelfProduct } from '../../household/shelf.ts'
+import { MS_PER_DAY, MS_PER_HOUR } from '../../time/zone.ts'
+import { rampLevels } from '../amounts/ramp.ts'
+import { OBSERVATION_DAYS } from '../course.ts'
+import { doseToward, type PlannedDose } from '../amounts/planned-dose.ts'
 
 /** A course before it starts: what its first days and its end would be if all goes by the book. */
 export interface CoursePreview {

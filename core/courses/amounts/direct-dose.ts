@@ -1,8 +1,8 @@
-import { animalGroupById } from '../catalogue/animal-group.ts'
-import { isCopper } from '../catalogue/treatments/groups.ts'
-import { rampOf, type Dose } from '../catalogue/treatments/treatments.ts'
-import { animalLabel, residentsOf } from '../household/animals.ts'
-import type { Journal } from '../journal/journal.ts'
+import { animalGroupById } from '../../catalogue/animal-group.ts'
+import { isCopper } from '../../catalogue/treatments/groups.ts'
+import { rampOf, type Dose } from '../../catalogue/treatments/treatments.ts'
+import { animalLabel, residentsOf } from '../../household/animals.ts'
+import type { Journal } from '../../journal/journal.ts'
 
 /** Whether straight-to-the-dose is allowed for these animals, quarantine.md 5.5, and in which words. */
 export function directDose(journal: Journal, tankId: string, dose: Dose): { allowed: boolean; why: string } {

@@ -1,5 +1,5 @@
-import { lifeModelOf } from '../catalogue/treatments/treatments.ts'
-import { fallowRisk } from '../risk/fallow-risk.ts'
+import { lifeModelOf } from '../../catalogue/treatments/treatments.ts'
+import { fallowRisk } from '../../risk/fallow-risk.ts'
 
 /**
  * The chance that a parasite is still there after some days without fish, by `fallow.risk` with the defaults of quarantine.md 4.1.

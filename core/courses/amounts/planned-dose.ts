@@ -1,6 +1,6 @@
-import { doseAmount } from '../dosing/dosing.ts'
-import type { ShelfProduct } from '../household/shelf.ts'
-import { changeForTarget } from '../water-change/water-change.ts'
+import { doseAmount } from '../../dosing/dosing.ts'
+import type { ShelfProduct } from '../../household/shelf.ts'
+import { changeForTarget } from '../../water-change/water-change.ts'
 
 /** A dose worked out: how much of the product, and the level it makes. */
 export interface PlannedDose {

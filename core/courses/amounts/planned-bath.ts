@@ -1,5 +1,5 @@
-import type { Dose } from '../catalogue/treatments/treatments.ts'
-import type { ShelfProduct } from '../household/shelf.ts'
+import type { Dose } from '../../catalogue/treatments/treatments.ts'
+import type { ShelfProduct } from '../../household/shelf.ts'
 
 /** A bath worked out: how much of the product a litre of its water takes, and how long it lasts. */
 export interface PlannedBath {

@@ -1,0 +1,66 @@
+import { definitionById } from '../catalogue/courses/definitions.ts'
+import { doseById } from '../catalogue/treatments/treatments.ts'
+import { coursesOf, startInWords } from '../courses/course.ts'
+import { fullCourseName } from '../courses/names.ts'
+import type { ContentOf } from '../journal/entry.ts'
+import type { Journal } from '../journal/journal.ts'
+import { treatmentConcerns, type Asking, type Concern } from './concerns.ts'
+
+/** What speaks against a course: its drug in that water, and another school for the same fish. */
+export function startConcerns(
+  journal: Journal,
+  start: ContentOf<'course-start'>,
+  at: number,
+  { now, except }: Asking,
+): Concern[] {
+  const { definition: definitionId, tanks, doseId } = startInWords(start)
+  const definition = definitionById(definitionId)
+  const tankId = tanks.main
+  if (tankId === undefined) return []
+  const drug = doseId ?? definition?.drugs[0]
+  const dose = drug === undefined ? undefined : doseById(drug)
+  const others = sameFishConcerns(journal, start, tankId, at)
+  if (!dose || definition?.drugs.length === 0) return others
+  return [
+    ...others,
+    ...treatmentConcerns(
+      journal,
+      tankId,
+      {
+        agent: dose.agent,
+        dose,
+        courseId: start.courseId,
+        ...(start.direct !== undefined && { direct: start.direct }),
+        ...(start.rampHours !== undefined && { rampHours: start.rampHours }),
+      },
+      at,
+      { until: Math.max(at, now), ...(except !== undefined && { except }) },
+    ),
+  ]
+}
+
+/** Another school that runs for the same fish: their moves and counts would cut across each other. */
+function sameFishConcerns(
+  journal: Journal,
+  { courseId, animalIds, definition, protocol }: ContentOf<'course-start'>,
+  tankId: string,
+  at: number,
+): Concern[] {
+  if (definitionById(definition ?? protocol ?? '')?.kind !== 'school') return []
+  return coursesOf(journal)
+    .filter(
+      (course) =>
+        course.id !== courseId &&
+        course.definition.kind === 'school' &&
+        course.startedAt <= at &&
+        (course.ended === null || course.ended.at > at) &&
+        (course.tankId === tankId || course.animalIds.some((id) => animalIds.includes(id))),
+    )
+    .map((course) => ({
+      rule: 'two-schools',
+      severity: 'block' as const,
+      what: `${fullCourseName(course)} runs for the same fish or in the same water`,
+      reason: 'two schools cut across each other’s moves and counts: finish or stop the first',
+      override: 'reason-and-vet' as const,
+    }))
+}
