@@ -127,3 +127,17 @@ describe('what a course needs from the shelf in all', () => {
     expect(shelfNeeds(it.journal, course({ definition: 'peroxide-spot' }), 40, null)).toMatchObject([{ needed: 15 }])
   })
 })
+
+test('observation alone: thirty days from the start, a sign sets them to nothing', () => {
+  const it = twoSets({ definition: 'qt-f-observe', start: { tanks: { main: 'a' } } })
+  expect(it.standing(48)).toMatchObject({ stage: 'watching', counts: [{ track: 'watch', has: 48, needs: 720 }] })
+  it.write({
+    kind: 'sighting',
+    ...it.at(60),
+    tankId: 'a',
+    animalIds: ['burr'],
+    signs: [{ sign: 'flashing', present: true }],
+  })
+  expect(it.standing(72).counts[0]).toMatchObject({ has: 12, restarts: [{ why: 'sign-seen' }] })
+  expect(it.standing(60 + 720).stage).toBe('to-close')
+})

@@ -4,13 +4,14 @@ import { Journal } from '../journal/journal.ts'
 import { journalFrom } from '../journal/read.ts'
 import { ok, type Result } from '../result/result.ts'
 import { iso, MS_PER_DAY, MS_PER_HOUR } from '../time/zone.ts'
-import { coursesOf, OBSERVATION_DAYS, unknownCoursesOf, type Course } from './course.ts'
+import { coursesOf, unknownCoursesOf, type Course } from './course.ts'
 import { coursePlan, HORIZON_DAYS, isDrugPlan, type CoursePlan, type DrugPlan } from './plan.ts'
 import type { Restart } from './record.ts'
 import type { CourseStanding, StandingInput, StandingOutput } from './standing.schema.ts'
 import type { CourseTask } from './tasks.ts'
 import type { FishlessState } from './tracks/fishless.ts'
 import { isTested } from './tracks/level.ts'
+import { watchDays } from './tracks/watch.ts'
 import { unknownDefinitionWords } from './unknown-words.ts'
 import type { HoldCount } from './tracks/hold.ts'
 import type { BathsState, RoundsState } from './tracks/rounds.ts'
@@ -108,8 +109,8 @@ function bathsCount(baths: BathsState): Count {
 }
 
 /** The time without medicine: it begins with the last fish's move, with carbon after thirty days, or with the last transfer. */
-function watchCount({ observation }: CoursePlan, until: number): Count {
-  const needs = (observation?.leastDays ?? OBSERVATION_DAYS.least) * 24
+function watchCount({ observation, course }: CoursePlan, until: number): Count {
+  const needs = (observation?.leastDays ?? watchDays(course).days) * 24
   const has = observation ? Math.max(0, (until - observation.from) / MS_PER_HOUR) : 0
   const fullAt = observation ? observation.from + needs * MS_PER_HOUR : null
   return {

@@ -88,4 +88,14 @@ describe('a second course', () => {
     })
     expect(rules(it, start(it, { options: { drug: 'cu-chelated-std' } }))).toContain('cu-chloroquine block')
   })
+
+  test('peroxide on spots where copper stands in the water is the interactions’ block, before it starts', () => {
+    const it = twoSets({
+      definition: 'qt-b-drug14',
+      start: { options: { drug: 'cu-chelated-std' }, tanks: { main: 'a', observe: 'b' } },
+    })
+    expect(rules(it, start(it, { definition: 'peroxide-spot', options: { tier: 'changed' } }))).toContain(
+      'cu-peroxide block',
+    )
+  })
 })

@@ -1,6 +1,7 @@
 import { definitionById } from '../catalogue/courses/definitions.ts'
 import { doseById } from '../catalogue/treatments/treatments.ts'
 import { coursesOf, startInWords } from '../courses/course.ts'
+import { tierOf } from '../courses/amounts/planned-session.ts'
 import { fullCourseName } from '../courses/names.ts'
 import type { ContentOf } from '../journal/entry.ts'
 import type { Journal } from '../journal/journal.ts'
@@ -19,7 +20,21 @@ export function startConcerns(
   if (tankId === undefined) return []
   const drug = doseId ?? definition?.drugs[0]
   const dose = drug === undefined ? undefined : doseById(drug)
-  const others = sameFishConcerns(journal, start, tankId, at)
+  const until = { until: Math.max(at, now), ...(except !== undefined && { except }) }
+  // What a plan puts into the water, at the cap of its tier.
+  const syringed =
+    definition?.kind === 'plan'
+      ? definition.products.flatMap(({ ingredient }) =>
+          treatmentConcerns(
+            journal,
+            tankId,
+            { agent: ingredient, addsMgPerL: tierOf(start.options?.['tier']).capMgPerL, courseId: start.courseId },
+            at,
+            until,
+          ),
+        )
+      : []
+  const others = [...sameFishConcerns(journal, start, tankId, at), ...syringed]
   if (!dose || definition?.drugs.length === 0) return others
   return [
     ...others,
@@ -34,7 +49,7 @@ export function startConcerns(
         ...(start.rampHours !== undefined && { rampHours: start.rampHours }),
       },
       at,
-      { until: Math.max(at, now), ...(except !== undefined && { except }) },
+      until,
     ),
   ]
 }

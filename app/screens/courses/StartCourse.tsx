@@ -1,6 +1,6 @@
 import { useState } from 'react'
 import { Form } from 'react-aria-components'
-import { useForm, type Control } from 'react-hook-form'
+import { useForm } from 'react-hook-form'
 import { useNavigate, useSearchParams } from 'react-router'
 import { styled } from 'styled-components'
 import { DEFINITIONS, definitionById, type Definition } from '../../../core/catalogue/courses/definitions.ts'
@@ -31,6 +31,7 @@ import { capital } from '../../../core/words/numbers.ts'
 import { quantityText, volume } from '../../../core/words/quantities.ts'
 import { sourceWords } from '../../../core/words/sources.ts'
 import { ConcernFields, Wrong } from './ConcernFields.tsx'
+import { ProductField } from './ProductField.tsx'
 import { ShelfNeeds } from './ShelfNeeds.tsx'
 import { DrugCalendar, StepsCalendar } from './CourseCalendar.tsx'
 import { concernKey, fishIn, isLoadAsked, rampChoices, startContent, startProblems, type StartValues } from './start.ts'
@@ -397,44 +398,5 @@ export function StartCourse() {
         </TwoParts>
       </Form>
     </Page>
-  )
-}
-
-/** A product of the shelf by its active ingredient; the way to the shelf where there is none. */
-function ProductField({
-  control,
-  name,
-  label,
-  agent,
-  problem,
-}: {
-  control: Control<StartValues>
-  name: 'productId' | `products.${string}`
-  label: string
-  agent: string
-  problem: Problem | undefined
-}) {
-  const { journal } = useHousehold()
-  const products = shelfOf(journal).filter(({ ingredient }) => ingredient === agent)
-  return (
-    <>
-      <SelectField
-        control={control}
-        name={name}
-        label={label}
-        problem={problem}
-        options={[
-          ...(products.length === 0
-            ? [{ value: '', label: `no ${ingredientById(agent)?.name ?? agent} on the shelf` }]
-            : []),
-          ...products.map(({ id, name: productName }) => ({ value: id, label: productName })),
-        ]}
-      />
-      {products.length === 0 && (
-        <div>
-          <ButtonLink href="/shelf/new">Put it on the shelf, with its strength</ButtonLink>
-        </div>
-      )}
-    </>
   )
 }

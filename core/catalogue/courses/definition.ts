@@ -73,7 +73,7 @@ export type Track =
   /** The level of the course's drug held in its range: proven by readings where a test exists, logged where none does. */
   | { id: string; kind: 'hold'; name: string; by: 'drug'; days: number | 'option' }
   /** Days without signs, in clean water, once the treatment is full. */
-  | { id: string; kind: 'hold'; name: string; by: 'no-signs'; days: number }
+  | { id: string; kind: 'hold'; name: string; by: 'no-signs'; days: number; preferredDays: number }
   /** Whole local days without any fish in the tank, quarantine.md 7.5. */
   | { id: string; kind: 'hold'; name: string; by: 'no-fish'; days: number }
   /** Moves from tank to tank, quarantine.md 7.2. */
@@ -181,7 +181,7 @@ export interface Definition {
   /** Core days, as its school counts them. */
   days: number
   /** How the treatment ends: the fish move out, the drug is taken out, the moves are full, the plan's rules. */
-  ends: 'move' | 'clear' | 'rounds' | 'plan' | 'count'
+  ends: 'move' | 'clear' | 'rounds' | 'plan' | 'count' | 'watch'
   /** The track that the ledger shows. */
   lead: string
   tracks: readonly Track[]

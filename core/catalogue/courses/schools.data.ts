@@ -4,7 +4,7 @@ import type { Definition, Rule, Step, Track } from './definition.ts'
 const COPPER = ['cu-chelated-std', 'cu-chelated-gentle', 'cu-amine-std', 'cu-ion-std'] as const
 
 /** Observation without any drug: 14 days at least, 28 preferred, quarantine.md 7.2. */
-const watch: Track = { id: 'watch', kind: 'hold', by: 'no-signs', name: 'observation', days: 14 }
+const watch: Track = { id: 'watch', kind: 'hold', by: 'no-signs', name: 'observation', days: 14, preferredDays: 28 }
 
 const look: Step = { id: 'look', title: 'Watch half an hour', act: 'look', due: { by: 'look' } }
 const close: Step = { id: 'close', title: 'Finish the course', act: 'close', due: { by: 'close' } }
@@ -251,6 +251,27 @@ export const SCHOOL_COURSES: readonly Definition[] = [
     restore: ['carbon', 'resin', 'uv', 'ozone', 'skimmer'],
     cautions: ['Off-label in many places: label, local law and a licensed aquatic veterinarian decide.'],
     source: 'quarantine.md 7.1–7.3, qt-b-drug14',
+  },
+  {
+    id: 'qt-f-observe',
+    kind: 'school',
+    name: 'observe, treat on sign',
+    what: 'No drug: watched daily for thirty days, sentinels with it where there are any; at the first sign the matching treatment begins at once.',
+    treats: [],
+    roles: [{ role: 'main', label: 'Tank', hint: 'its own water and tools, away from the display', must: true }],
+    drugs: [],
+    products: [],
+    options: [],
+    days: 30,
+    ends: 'watch',
+    lead: 'watch',
+    tracks: [{ id: 'watch', kind: 'hold', by: 'no-signs', name: 'observation', days: 30, preferredDays: 45 }],
+    steps: [join, ammonia, look, close],
+    rules: [ammoniaLow, NO_SIGNS_AT_THE_END, ...setBack],
+    handling: 0,
+    restore: [],
+    cautions: ['Velvet kills within days: without somebody who looks every day this school is none. Hidden carriers stay hidden.'],
+    source: 'quarantine.md 7.1 and 7.2, qt-f-observe',
   },
   thirty('qt-a-cu30', COPPER, 'quarantine.md 7.1, qt-a-cu30'),
   thirty('qt-a-cq30', ['chloroquine-std'], 'further-schools.md 1, qt-a-cq30'),

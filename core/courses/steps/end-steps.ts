@@ -3,7 +3,7 @@ import { animalById, animalLabel, residentsBetween } from '../../household/anima
 import { equipmentAt } from '../../household/tanks.ts'
 import { momentBeside } from '../../time/words.ts'
 import { MS_PER_DAY } from '../../time/zone.ts'
-import { OBSERVATION_DAYS } from '../course.ts'
+import { watchDays } from '../tracks/watch.ts'
 import { base, drugWord, type Draft, type DrugInput, type TaskInput } from './step-input.ts'
 
 /** The move once the count is full, if every rule holds; without it, what is waited for. */
@@ -61,8 +61,8 @@ export function closeTask(input: TaskInput, step: Step): Draft | null {
   const from = observation?.from ?? rounds?.fullAt ?? drug?.clock.completesAt ?? null
   if (from === null) return null
   const { leastDays, preferredDays } = observation ?? {
-    leastDays: OBSERVATION_DAYS.least,
-    preferredDays: OBSERVATION_DAYS.preferred,
+    leastDays: watchDays(facts.course).days,
+    preferredDays: watchDays(facts.course).preferredDays,
   }
   const at = (days: number) => from + days * MS_PER_DAY
   return {

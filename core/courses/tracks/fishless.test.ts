@@ -41,6 +41,13 @@ describe('days without fish: quarantine.md 7.5', () => {
     expect(count(it, 11 + 49).has).toBe(2 * DAY)
   })
 
+  test.each([
+    ['America/New_York', '2026-10-30T12:00:00Z', '2027-01-15T05:00:00.000Z'],
+    ['UTC', '2028-02-01T12:00:00Z', '2028-04-18T00:00:00.000Z'],
+  ])('the 76th midnight in %s from %s, over the clock change and a leap day', (zone, startAt, full) => {
+    expect(count(fallow({ zone, startAt }), 24).fullAt).toBe(full)
+  })
+
   test('a fish that comes back sets it to nothing until the midnight after it has left', () => {
     const it = fallow()
     it.write({ kind: 'move', ...it.at(10 * DAY), animalId: 'burr', fromTankId: 'b', toTankId: 'a' })

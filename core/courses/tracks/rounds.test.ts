@@ -284,3 +284,28 @@ describe('sets and days away', () => {
     expect(standing.tasks.find(({ step }) => step === 'move')).toMatchObject({ state: 'ahead' })
   })
 })
+
+describe.each([
+  ['Europe/Lisbon', '2026-10-20T12:00:00Z', '2026-11-01T12:00:00.000Z'],
+  ['America/New_York', '2026-10-28T12:00:00Z', '2026-11-09T12:00:00.000Z'],
+  ['UTC', '2028-02-20T12:00:00Z', '2028-03-03T12:00:00.000Z'],
+])('velvet and hybrid in %s from %s, over the clock change and a leap day', (zone, startAt, full) => {
+  test('eight moves every 36 h are full after 288 elapsed hours', () => {
+    const it = twoSets({ definition: 'qt-c-velvet', zone, startAt })
+    for (let i = 1; i <= 8; i++) it.move(36 * i)
+    expect(countAt(it, 289, 'moves')).toMatchObject({ state: 'full', has: 8, fullAt: full, restarts: [] })
+  })
+
+  test('two baths 144 elapsed hours apart on the way of four moves', () => {
+    const it = twoSets({ definition: 'qt-c-hybrid', zone, startAt })
+    it.bath(71.5)
+    it.move(72)
+    it.move(144)
+    expect(windowsOf(it, 145, 'bath')).toEqual([[209.5, 215.5, 221.5]])
+    it.bath(215.5)
+    it.move(216)
+    it.move(288)
+    expect(countAt(it, 289, 'moves')).toMatchObject({ state: 'full', has: 4, fullAt: full })
+    expect(countAt(it, 289, 'baths')).toMatchObject({ state: 'full', has: 2, restarts: [] })
+  })
+})

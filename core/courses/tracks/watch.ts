@@ -2,7 +2,7 @@ import { animalById, tankOfAnimal } from '../../household/animals.ts'
 import type { Settings } from '../../household/settings.ts'
 import type { Journal } from '../../journal/journal.ts'
 import { MS_PER_DAY } from '../../time/zone.ts'
-import { OBSERVATION_DAYS } from '../course.ts'
+import { OBSERVATION_DAYS, type Course } from '../course.ts'
 import type { HoldCount } from './hold.ts'
 import type { RoundsState } from './rounds.ts'
 import type { CourseRecord } from '../record.ts'
@@ -30,6 +30,14 @@ export interface Observation {
   restarts: readonly WatchRestart[]
 }
 
+/** How long a course is watched at least, and better. */
+export function watchDays({ definition }: Pick<Course, 'definition'>): { days: number; preferredDays: number } {
+  const track = definition.tracks.find((one) => one.kind === 'hold' && one.by === 'no-signs')
+  return track?.kind === 'hold' && track.by === 'no-signs'
+    ? track
+    : { days: OBSERVATION_DAYS.least, preferredDays: OBSERVATION_DAYS.preferred }
+}
+
 /** When the drug-free time began: the last fish's move after the full count, carbon in after thirty days, or the last transfer. Null before. */
 function beganAt(
   journal: Journal,
@@ -37,6 +45,7 @@ function beganAt(
   { clock, rounds }: { clock: HoldCount | null; rounds: RoundsState | null },
   living: readonly string[],
 ): { at: number; tankId: string } | null {
+  if (course.definition.ends === 'watch') return { at: course.startedAt, tankId: course.tankId }
   if (rounds) return rounds.doneAt === null ? null : { at: rounds.doneAt, tankId: rounds.tankId }
   if (!clock || clock.state !== 'complete' || clock.completesAt === null) return null
   if (course.definition.ends === 'clear') {
@@ -87,8 +96,8 @@ export function observationOf(
   return {
     tankId: began.tankId,
     from: restarts.at(-1)?.at ?? began.at,
-    leastDays: OBSERVATION_DAYS.least + extra,
-    preferredDays: OBSERVATION_DAYS.preferred + extra,
+    leastDays: watchDays(facts.course).days + extra,
+    preferredDays: watchDays(facts.course).preferredDays + extra,
     kickedBackAt: sign?.at ?? null,
     restarts,
   }
