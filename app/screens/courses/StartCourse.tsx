@@ -42,13 +42,6 @@ const Choice = styled.div`
   gap: 14px;
 `
 
-/** Salt water for the schools; a plan goes where its weed grows. */
-const isFor = (definition: Definition, water: 'marine' | 'freshwater'): boolean =>
-  definition.kind === 'plan' || water === 'marine'
-
-const nameOf = ({ name, days, kind, drugs }: Definition): string =>
-  `${capital(name)}${drugs.length > 0 ? `, ${drugs.every((id) => doseById(id)?.agent === 'chloroquine') ? 'chloroquine' : drugs.includes('chloroquine-std') ? 'copper or chloroquine' : 'copper'}` : ''}${kind === 'school' ? `, ${days} days` : ''}`
-
 /** Setting a course up: what is done and for whom, what speaks against it, and what it would be. */
 export function StartCourse() {
   const { journal, settings } = useHousehold()
@@ -188,7 +181,7 @@ export function StartCourse() {
                   name="definitionId"
                   label="School or plan"
                   onPick={pickDefinition}
-                  options={DEFINITIONS.map((one) => ({ value: one.id, label: nameOf(one) }))}
+                  options={DEFINITIONS.map((one) => ({ value: one.id, label: definitionLabel(one) }))}
                   hint={definition.what}
                 />
               </Choice>

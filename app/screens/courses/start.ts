@@ -1,5 +1,6 @@
 import type { Definition } from '../../../core/catalogue/courses/definitions.ts'
-import { rampOf } from '../../../core/catalogue/treatments/treatments.ts'
+import { doseById, rampOf } from '../../../core/catalogue/treatments/treatments.ts'
+import { capital } from '../../../core/words/numbers.ts'
 import type { Concern } from '../../../core/safety/concerns.ts'
 import type { DrugChoice } from '../../../core/courses/amounts/drug-choices.ts'
 import { HANDLING_LIMITS, handlingLoad } from '../../../core/courses/amounts/handling.ts'
@@ -32,6 +33,14 @@ export interface StartValues {
   whys: Record<string, string>
   agreed: Record<string, boolean>
 }
+
+/** Salt water for the schools; a plan goes where its weed grows. */
+export const isFor = (definition: Definition, water: 'marine' | 'freshwater'): boolean =>
+  definition.kind === 'plan' || water === 'marine'
+
+/** What a definition is called in a list: its name, its drugs and its days. */
+export const definitionLabel = ({ name, days, kind, drugs }: Definition): string =>
+  `${capital(name)}${drugs.length > 0 ? `, ${drugs.every((id) => doseById(id)?.agent === 'chloroquine') ? 'chloroquine' : drugs.includes('chloroquine-std') ? 'copper or chloroquine' : 'copper'}` : ''}${kind === 'school' ? `, ${days} days` : ''}`
 
 /** The fish of a tank: what a school is for. */
 export const fishIn = (journal: Journal, tankId: string): Animal[] =>
