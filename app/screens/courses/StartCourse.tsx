@@ -31,10 +31,21 @@ import { capital } from '../../../core/words/numbers.ts'
 import { quantityText, volume } from '../../../core/words/quantities.ts'
 import { sourceWords } from '../../../core/words/sources.ts'
 import { ConcernFields, Wrong } from './ConcernFields.tsx'
+import { NoTank } from './NoTank.tsx'
 import { ProductField } from './ProductField.tsx'
 import { ShelfNeeds } from './ShelfNeeds.tsx'
 import { DrugCalendar, StepsCalendar } from './CourseCalendar.tsx'
-import { concernKey, fishIn, isLoadAsked, rampChoices, startContent, startProblems, type StartValues } from './start.ts'
+import {
+  concernKey,
+  definitionLabel,
+  fishIn,
+  isFor,
+  isLoadAsked,
+  rampChoices,
+  startContent,
+  startProblems,
+  type StartValues,
+} from './start.ts'
 
 const Choice = styled.div`
   display: flex;
@@ -130,18 +141,7 @@ export function StartCourse() {
     })
     if (await keep([content])) void navigate(`/courses/${courseId}`)
   })
-  if (allTanks.length === 0)
-    return (
-      <Page>
-        <Stack>
-          <Title>Start a course</Title>
-          <p>A course runs in a tank. None is set up yet.</p>
-          <div>
-            <ButtonLink href="/tanks/new">Set up a tank</ButtonLink>
-          </div>
-        </Stack>
-      </Page>
-    )
+  if (allTanks.length === 0) return <NoTank />
   const pickDefinition = (id: string) => {
     const one = definitionById(id) ?? definition
     const fits = tank && isFor(one, tank.water) ? tank.id : (tanksFor(one)[0]?.id ?? '')
