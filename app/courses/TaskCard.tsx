@@ -7,7 +7,7 @@ import { TaskShell } from '../schedule/TaskShell.tsx'
 import { measureText } from '../../core/words/measure.ts'
 import { figures } from '../../core/words/numbers.ts'
 import { TaskAct, type FormName } from './acts/TaskAct.tsx'
-import { waitingOf } from './acts/waiting.ts'
+import { waitingOf } from '../../core/courses/waiting.ts'
 import { amountText, makesText } from './words.ts'
 
 interface TaskCardProps {

@@ -98,6 +98,8 @@ test('a bath in the keeper’s litres, as the syringe measures it, never over it
   expect(bathAmount(bath, 4)).toEqual({ amount: 10, makesMgPerL: 75 })
   // 3.3 L want 8.25 mL: 8.5 measured makes 77.3 mg/L.
   expect(bathAmount(bath, 3.3)!.amount).toBe(8.5)
+  // 4.05 L want 10.125 mL: 10 would make 74.1, under the least that treats.
+  expect(bathAmount(bath, 4.05)!.amount).toBe(10.5)
   expect(bathAmount({ ...bath, amountPerL: null }, 4)).toBeNull()
 })
 

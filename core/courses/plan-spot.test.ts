@@ -6,7 +6,7 @@ import { zoneClock } from '../time/zone.ts'
 import { courseById } from './course.ts'
 import { coursePlan } from './plan.ts'
 import { standingOf } from './standing.ts'
-import { doseContent } from './task-contents.ts'
+import { doseContent, ruleWord } from './task-contents.ts'
 
 /** A planted tank of 84 L with two patches of algae and one left as control; days from the first of November 2026. */
 function planted({
@@ -212,7 +212,9 @@ describe('peroxide on spots: outbreaks.md 5.2 with further-schools.md 4', () => 
       courseId: 'p',
       state: 'done',
     })
-    expect(ruleOf(it, 1, 'stop-1')).toMatchObject({ state: 'holds' })
+    expect(ruleOf(it, 1, 'stop-1')).toMatchObject({ state: 'holds', canBeDenied: true })
+    it.write(ruleWord(it.course(), 'stop-1', 0, Date.parse(it.at(1, '15:00').happened), 'skipped'))
+    expect(ruleOf(it, 1, 'stop-1')).toMatchObject({ state: 'not-yet', canBeSaid: true })
   })
 
   test('the tier without invertebrates: twice the cap, and a change at once that leaves 0.79', () => {

@@ -37,7 +37,6 @@ export interface LoggedMove {
   animalId: string
   from: string
   to: string
-  entryId: string
 }
 
 /** A bath of some animals of the course. */
@@ -45,11 +44,8 @@ export interface LoggedBath {
   at: number
   /** Those of the course that were in it. */
   animalIds: readonly string[]
-  minutes: number
-  /** mg/L as mixed; null where the strength was not known. */
-  mgPerL: number | null
-  stopped: boolean
-  entryId: string
+  /** Whether it was as strong and as long as its row of the doses asks, and not ended early: only then it counts. */
+  isWhole: boolean
 }
 
 /** Scores of some parts at one time. */
@@ -83,9 +79,7 @@ export interface CourseRecord {
   counts: LoggedCount[]
   parts: Part[]
   /** Doses for an occasion of the course, or of its agent, by day: what was syringed. */
-  sessions: { at: number; entryId: string; taskId: string | null; massMg: number | null }[]
-  /** Total ammonia readings of the course’s tank, in time order. */
-  ammonia: { at: number; mgPerL: number | null }[]
+  sessions: { at: number; entryId: string; massMg: number | null }[]
   /** Stretches in which nobody is at home. */
   away: { from: number; until: number }[]
   /** Stays of any fish in the course's tank; of a count without fish alone. */
@@ -232,31 +226,35 @@ const contactRestarts = (journal: Journal, course: Course, members: readonly Mem
     )
     .map(({ at }) => ({ at, event: 'cross-contamination' as const, ongoing: false }))
 
+/** Syringes and clocks are not better: a bath this little under its strength or its time is whole (as for a ramp's step). */
+const WHOLE_SHARE = 0.95
+
 function bathsOf(journal: Journal, course: Course, members: readonly Member[], until: number): LoggedBath[] {
   const track = course.definition.tracks.find((one) => one.kind === 'rounds' && one.of === 'bath')
   if (!track) return []
-  const agent = doseById((track as { dose: string }).dose)?.agent
+  const dose = doseById((track as { dose: string }).dose)
+  if (!dose) return []
   const own = new Set(course.animalIds)
-  return journal.ofKind('bath').flatMap(({ at, content, id }): LoggedBath[] => {
-    if (at < course.startedAt || at > until || content.ingredient !== agent) return []
+  return journal.ofKind('bath').flatMap(({ at, content }): LoggedBath[] => {
+    if (at < course.startedAt || at > until || content.ingredient !== dose.agent) return []
     if (content.courseId !== undefined && content.courseId !== course.id) return []
     const named = content.animalIds.filter((animalId) => own.has(animalId))
-    // A bath that names nobody is of all that live in that tank.
+    // A bath that names nobody is of all fish of the course that live in that tank; one of corals is none of theirs.
     const animalIds =
       content.animalIds.length > 0
         ? named
-        : members
-            .filter(({ id: memberId, goneAt }) => own.has(memberId) && (goneAt === null || goneAt > at))
-            .map(({ id: memberId }) => memberId)
+        : (content.partIds ?? []).length > 0
+          ? []
+          : members.filter((member) => wasIn([member], content.tankId, at)).map(({ id: memberId }) => memberId)
     if (animalIds.length === 0) return []
     return [
       {
         at,
         animalIds,
-        minutes: content.minutes,
-        mgPerL: content.massMg === undefined ? null : content.massMg / content.litres,
-        stopped: content.stopped !== undefined,
-        entryId: id,
+        isWhole:
+          content.stopped === undefined &&
+          content.minutes >= WHOLE_SHARE * (dose.bathMinutes?.[0] ?? 0) &&
+          (content.massMg === undefined || content.massMg / content.litres >= WHOLE_SHARE * dose.low),
       },
     ]
   })
@@ -290,7 +288,6 @@ function sessionsOf(journal: Journal, course: Course, until: number): CourseReco
     .map(({ at, content, id }) => ({
       at,
       entryId: id,
-      taskId: content.taskId ?? null,
       massMg: content.massMg ?? null,
     }))
 }
@@ -307,7 +304,7 @@ function movesOf(members: readonly Member[], course: Course, until: number): Log
         .slice(1)
         .flatMap((stay, i): LoggedMove[] =>
           stay.from > course.startedAt && stay.from <= until && stay.tankId !== stays[i]!.tankId
-            ? [{ at: stay.from, animalId: id, from: stays[i]!.tankId, to: stay.tankId, entryId: `${id}-${stay.from}` }]
+            ? [{ at: stay.from, animalId: id, from: stays[i]!.tankId, to: stay.tankId }]
             : [],
         ),
     )
@@ -350,11 +347,6 @@ export function recordOf(journal: Journal, course: Course, now: number): CourseR
     counts: isPlan ? countsOf(journal, course, until) : [],
     parts: isPlan ? partsOf(journal, course.tankId, course.partIds) : [],
     sessions: sessionsOf(journal, course, until),
-    ammonia: readingsOf(journal, course.tankId, 'tan').flatMap(({ at, content }) =>
-      at <= until && at >= course.startedAt - MS_PER_DAY
-        ? [{ at, mgPerL: content.result.kind === 'value' ? content.result.value : null }]
-        : [],
-    ),
     away: journal
       .ofKind('away')
       .map(({ content }) => ({ from: Date.parse(content.from), until: Date.parse(content.until) })),

@@ -134,6 +134,12 @@ export function taskContents(journal: Journal, task: CourseTask, course: Course,
 /** Appetite "ate" on the scale of sightings. */
 const ATE = 3
 
-/** The keeper's word that a rule only they can answer holds. */
-export const ruleWord = (course: Course, rule: string, run: number, now: number): ContentOf<'task'> =>
-  wordContent({ id: ruleWordId(course.id, rule, run), tankId: course.tankId, courseId: course.id }, 'done', now)
+/** The keeper's word that a rule only they can answer holds, or holds no longer (`skipped`). */
+export const ruleWord = (
+  course: Course,
+  rule: string,
+  run: number,
+  now: number,
+  state: 'done' | 'skipped' = 'done',
+): ContentOf<'task'> =>
+  wordContent({ id: ruleWordId(course.id, rule, run), tankId: course.tankId, courseId: course.id }, state, now)

@@ -167,6 +167,13 @@ function roundSentences({ rounds, facts, settings, journal }: WarningInput): Cou
         tone: 'soon',
         text: `The bath ${when(fault.at)} was ${spanText(Math.abs(fault.hoursOff ?? 0))} too ${(fault.hoursOff ?? 0) > 0 ? 'late' : 'early'}: what the first did not reach may have settled again. It counts as the first of a new pair; the second is due ${when(fault.at + best * MS_PER_HOUR)}, give or take ${best - least} h.`,
       })
+    const partial = facts.baths.findLast(({ isWhole, at }) => !isWhole && at >= rounds.zero)
+    if (partial && baths.done.length < baths.track.need && !baths.done.some((at) => at > partial.at))
+      warnings.push({
+        id: 'bath-not-whole',
+        tone: 'soon',
+        text: `The bath ${when(partial.at)} was weaker or shorter than its row of the doses, or was ended early: what it was for may have lived through it, so it does not count.`,
+      })
     if (fault?.why === 'bath-without-move' && baths.done.length < baths.track.need)
       warnings.push({
         id: 'bath-without-move',

@@ -55,7 +55,7 @@ export function Rules({ plan }: { plan: CoursePlan }) {
     <section>
       <Heading>Rules</Heading>
       <Rows>
-        {rules.map(({ id, role, rule, state, says, canBeSaid, then }) => (
+        {rules.map(({ id, role, rule, state, says, canBeSaid, canBeDenied, then }) => (
           <li key={id}>
             <Rule>
               <span>
@@ -75,6 +75,18 @@ export function Rules({ plan }: { plan: CoursePlan }) {
                       aria-label={`It is so: ${rule}`}
                     >
                       it is so
+                    </PlainButton>
+                  </>
+                )}
+                {canBeDenied && !course.ended && (
+                  <>
+                    {' '}
+                    <PlainButton
+                      onPress={() => void keep([ruleWord(course, id, run, thisInstant(), 'skipped')])}
+                      isDisabled={busy}
+                      aria-label={`No longer: ${rule}`}
+                    >
+                      no longer
                     </PlainButton>
                   </>
                 )}

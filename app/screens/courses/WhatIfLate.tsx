@@ -1,4 +1,4 @@
-import { useState } from 'react'
+import { useMemo, useState } from 'react'
 import { ifHappened } from '../../../core/courses/outlook/what-if-entry.ts'
 import type { CoursePlan } from '../../../core/courses/plan.ts'
 import { taskContents } from '../../../core/courses/task-contents.ts'
@@ -16,17 +16,25 @@ const MOST_HOURS = 1000
 
 /** "The next move comes so late": what becomes of the chain, and when it would be full. */
 export function WhatIfLate({ plan }: { plan: CoursePlan }) {
-  const { journal, settings } = useHousehold()
+  const { journal, settings, revision } = useHousehold()
   const now = useNow()
   const [text, setText] = useState('')
   const { rounds, course } = plan
   const move = plan.tasks.find(({ step }) => step === 'move')
-  if (!rounds || rounds.dueBy === null || !move) return null
+  const dueBy = rounds?.dueBy ?? null
   const read = text.trim() === '' ? null : typedNumber(figureTyped(text))
   const hours = read && 'value' in read && read.value >= 0 && read.value <= MOST_HOURS ? read.value : null
-  const at = hours === null ? null : Math.max(now, rounds.dueBy + hours * MS_PER_HOUR)
-  const after =
-    at === null ? null : ifHappened(journal, course.id, taskContents(journal, move, course, at), settings, at)
+  const at = hours === null || dueBy === null ? null : Math.max(now, dueBy + hours * MS_PER_HOUR)
+  // The journal is copied for it: once an answer, not with every drawing.
+  const after = useMemo(
+    () =>
+      at === null || !move
+        ? null
+        : ifHappened(journal, course.id, taskContents(journal, move, course, at), settings, at),
+    // eslint-disable-next-line react-hooks/exhaustive-deps -- the revision says when the journal has grown; the move's id which it is
+    [at, journal, revision, course.id, move?.id, settings],
+  )
+  if (!rounds || dueBy === null || !move) return null
   return (
     <section>
       <Heading>What if</Heading>
@@ -35,7 +43,7 @@ export function WhatIfLate({ plan }: { plan: CoursePlan }) {
         {after?.rounds && at !== null && (
           <Small role="status">
             {after.rounds.restarts.length > rounds.restarts.length
-              ? `It becomes hour 0: ${spanText((at - rounds.dueBy) / MS_PER_HOUR)} over ${rounds.track.rule.maxIntervalHours} h, cysts may have hatched in that water. The moves before it no longer count${rounds.baths ? ', nor do the baths' : ''}.`
+              ? `It becomes hour 0: ${spanText((at - dueBy) / MS_PER_HOUR)} over ${rounds.track.rule.maxIntervalHours} h, cysts may have hatched in that water. The moves before it no longer count${rounds.baths ? ', nor do the baths' : ''}.`
               : 'It is in time: nothing changes.'}{' '}
             Full {after.rounds.fullAt === null ? 'later' : momentBeside(after.rounds.fullAt, now, settings.clock)}
             {rounds.fullAt !== null && `, instead of ${momentBeside(rounds.fullAt, now, settings.clock)}`}.

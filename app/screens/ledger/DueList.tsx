@@ -1,12 +1,13 @@
 import { styled } from 'styled-components'
 import { ArrivalTaskCard } from '../../arrivals/ArrivalTaskCard.tsx'
 import { TaskCard } from '../../courses/TaskCard.tsx'
-import { PlainButton } from '../../look/buttons.ts'
+
 import { Line } from '../../look/text.ts'
 import type { Tank } from '../../../core/household/tanks.ts'
 import { plural } from '../../../core/words/numbers.ts'
 import type { DueSomewhere } from './due.ts'
-import { QUICK_FORMS, useBeside } from './opened.ts'
+import { useBeside } from './opened.ts'
+import { QuickForms } from './QuickForms.tsx'
 
 const Scroller = styled.div`
   flex: 1;
@@ -50,15 +51,7 @@ export function DueList({ due, tanks }: { due: readonly DueSomewhere[]; tanks: r
             <Item key={tank.id}>
               <Where>{tank.name}</Where>
               <Line $gap={20}>
-                {QUICK_FORMS.map(([form, name]) => (
-                  <PlainButton
-                    key={form}
-                    onPress={() => openBeside({ show: 'form', form, tankId: tank.id, day: null })}
-                    aria-label={`${name}, ${tank.name}`}
-                  >
-                    {name}
-                  </PlainButton>
-                ))}
+                <QuickForms tank={tank} />
               </Line>
             </Item>
           ))}

@@ -21,7 +21,8 @@ import { expectedIn, type Column } from './columns.ts'
 import { ArrivalsContext, PlansContext } from './plans.ts'
 import { cellId, GridActionsContext, type CellPlace } from './GridCell.tsx'
 import { Marks } from './marks.tsx'
-import { QUICK_FORMS, useBeside } from './opened.ts'
+import { useBeside } from './opened.ts'
+import { QuickForms } from './QuickForms.tsx'
 import { Threads } from './Threads.tsx'
 
 const Row = styled.div`
@@ -288,15 +289,7 @@ function TodayInside({ day, column: { tank }, gutter }: { day: Day; column: Colu
         </Done>
       )}
       <Acts>
-        {QUICK_FORMS.map(([form, name]) => (
-          <PlainButton
-            key={form}
-            onPress={() => openBeside({ show: 'form', form, tankId: tank.id, day: null })}
-            aria-label={`${name}, ${tank.name}`}
-          >
-            {name}
-          </PlainButton>
-        ))}
+        <QuickForms tank={tank} />
         <PlainButton
           onPress={() => openBeside({ show: 'day', tankId: tank.id, day })}
           aria-label={`more, ${tank.name}`}

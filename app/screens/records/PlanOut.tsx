@@ -1,12 +1,8 @@
 import { useState } from 'react'
 import { Form } from 'react-aria-components'
 import { useForm } from 'react-hook-form'
-import { introductionTasks } from '../../../core/arrivals/introduction-tasks.ts'
-import { arrivalTasks } from '../../../core/arrivals/tasks.ts'
-import { coursesOf } from '../../../core/courses/course.ts'
-import { coursePlan } from '../../../core/courses/plan.ts'
-import { choreTasks } from '../../../core/schedule/chores.ts'
-import type { Task } from '../../../core/schedule/task.ts'
+
+import { householdTasks } from '../../../core/schedule/household-tasks.ts'
 import { tankById } from '../../../core/household/tanks.ts'
 import { dayAs, dayBeside } from '../../../core/time/words.ts'
 import { dayFromText, dayText, iso } from '../../../core/time/zone.ts'
@@ -23,31 +19,14 @@ import { downloadText } from '../../storage/download.ts'
 /** Days of the plan that a calendar is given. */
 const CALENDAR_DAYS = 90
 
-/** Every task of the household to come, from courses, arrivals, introductions and own chores: one calendar. */
-function useAllTasks(): () => Task[] {
-  const { journal, settings } = useHousehold()
-  return () => {
-    const now = thisInstant()
-    const horizon = settings.clock.dayOf(now) + CALENDAR_DAYS
-    return [
-      ...coursesOf(journal)
-        .filter(({ ended }) => !ended)
-        .flatMap((course) => coursePlan(journal, course, settings, now, horizon).tasks),
-      ...arrivalTasks(journal, settings, now, horizon),
-      ...introductionTasks(journal, settings, now),
-      ...choreTasks(journal, settings, now, horizon),
-    ].sort((a, b) => a.best - b.best)
-  }
-}
-
 /** The plan as a calendar file. */
 export function PlanOut() {
   const { journal, settings } = useHousehold()
-  const tasks = useAllTasks()
   const save = async () => {
     const { calendarOf } = await import('../../calendar/ics.ts')
     const now = thisInstant()
-    const events = tasks().map(({ id, best, title, why, tankId }) => ({
+    const horizon = settings.clock.dayOf(now) + CALENDAR_DAYS
+    const events = householdTasks(journal, settings, now, horizon).map(({ id, best, title, why, tankId }) => ({
       id,
       at: Math.max(best, now),
       title: `${title}${tankById(journal, tankId) ? `, ${tankById(journal, tankId)!.name}` : ''}`,

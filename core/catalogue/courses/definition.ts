@@ -19,7 +19,7 @@ export type Quantity =
   /** The last reading of a parameter, in its unit. */
   | { parameter: string }
   /** Scores of a series at its last round: of the parts treated, or left as control. */
-  | { series: string; arm: 'treated' | 'control'; of: 'least' | 'most' | 'median' }
+  | { series: string; arm: 'treated' | 'control'; of: 'least' | 'most' }
   /** Rounds of a step that were done. */
   | { rounds: string }
 
@@ -27,7 +27,7 @@ export type Quantity =
 export type Condition =
   | { all: readonly Condition[] }
   | { any: readonly Condition[] }
-  | { left: Quantity; op: Op; right: Quantity; onLast?: number }
+  | { left: Quantity; op: Op; right: Quantity }
   /** A count of the course. */
   | { track: string; is: 'full' }
   /** A sign of the catalogue, seen on any animal of the tank within some hours. */

@@ -5,6 +5,8 @@ import type { ShelfProduct } from '../../household/shelf.ts'
 export interface PlannedBath {
   ingredient: string
   mgPerL: number
+  /** Under this it is no treatment. */
+  lowMgPerL: number
   /** mg/L that must not be passed. */
   highMgPerL: number
   minutes: readonly [number, number]
@@ -22,6 +24,7 @@ export interface PlannedBath {
 export const plannedBath = (dose: Dose, product: ShelfProduct | null, litres: number | null): PlannedBath => ({
   ingredient: dose.agent,
   mgPerL: dose.target,
+  lowMgPerL: dose.low,
   highMgPerL: dose.high,
   minutes: dose.bathMinutes ?? [0, 0],
   productId: product?.id ?? null,
@@ -39,13 +42,15 @@ export const plannedBath = (dose: Dose, product: ShelfProduct | null, litres: nu
  * bathAmount(bath, 4) // { amount: 10, makesMgPerL: 75 }
  */
 export function bathAmount(
-  { amountPerL, step, mgPerL, highMgPerL }: PlannedBath,
+  { amountPerL, step, mgPerL, lowMgPerL, highMgPerL }: PlannedBath,
   litres: number,
 ): { amount: number; makesMgPerL: number } | null {
   if (amountPerL === null || !(litres > 0)) return null
   const exact = amountPerL * litres
   const perUnit = mgPerL / exact
   let amount = step === null ? exact : Math.round(exact / step) * step
-  if (step !== null && amount * perUnit > highMgPerL) amount -= step
+  // As the tool measures it: never under the least that treats, and never over its high.
+  if (step !== null && amount * perUnit < lowMgPerL - 1e-9) amount += step
+  if (step !== null && amount * perUnit > highMgPerL + 1e-9) amount -= step
   return { amount: Number(amount.toPrecision(8)), makesMgPerL: amount * perUnit }
 }

@@ -6,7 +6,8 @@ import type { Judged, RuleInput } from './rules.ts'
 export function lateMove({ rounds }: RuleInput): Judged {
   if (!rounds) return { state: 'not-yet', says: '' }
   const limit = rounds.track.rule.maxIntervalHours
-  const past = rounds.restarts.findLast(({ why }) => why === 'late-move')
+  // Once the chain is full it is history.
+  const past = rounds.doneAt === null ? rounds.restarts.findLast(({ why }) => why === 'late-move') : undefined
   const is =
     rounds.overdueHours === null
       ? past?.hoursOff === undefined
@@ -22,10 +23,11 @@ export function lateMove({ rounds }: RuleInput): Judged {
   }
 }
 
+/** Whether a bath was off its spacing, or no move followed it. */
 export function bathEvent({ rounds }: RuleInput, why: 'bath-spacing' | 'bath-without-move'): Judged {
   const baths = rounds?.baths
   if (!baths) return { state: 'not-yet', says: '' }
-  const last = baths.restarts.findLast((one) => one.why === why)
+  const last = rounds.doneAt === null ? baths.restarts.findLast((one) => one.why === why) : undefined
   const isOverdue = why === 'bath-spacing' && baths.state === 'broken'
   const [, apart] = baths.track.apartHours
   return {

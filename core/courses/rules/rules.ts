@@ -29,6 +29,8 @@ export interface RuleState {
   says: string
   /** The keeper's own word makes it hold. */
   canBeSaid?: true
+  /** It holds by the keeper's own word, and may be taken back: of what a plan asks. */
+  canBeDenied?: true
   /** What it is now and where its limit lies, where it compares numbers. */
   is?: number
   limit?: number
@@ -85,8 +87,9 @@ function twoInRange({ drug, settings }: RuleInput): Judged {
   return { state: 'not-yet', says: first ? 'one so far' : 'none yet' }
 }
 
-function ammoniaLow({ journal, facts, settings }: RuleInput): Judged {
-  const last = readingsOf(journal, facts.course.tankId, 'tan').findLast(({ at }) => at <= facts.now)
+function ammoniaLow({ journal, facts, settings, rounds }: RuleInput): Judged {
+  // Where the fish are: from set to set the water is another.
+  const last = readingsOf(journal, rounds?.tankId ?? facts.course.tankId, 'tan').findLast(({ at }) => at <= facts.now)
   if (!last || last.at < facts.course.startedAt - MS_PER_DAY) return { state: 'not-yet', says: 'not tested' }
   const when = dayBeside(settings.clock.dayOf(last.at), settings.clock.dayOf(facts.now))
   const isLow = isAmmoniaLow(last.content)
@@ -171,7 +174,8 @@ function saidBy(input: RuleInput, id: string, after = 0): Judged {
     // Words of earlier versions were kept by the run's beginning.
     (drug ? wordOn(journal, ruleWordId(facts.course.id, id, drug.clock.runFrom ?? 0)) : null)
   if (word && word.at >= after) {
-    if (word.state === 'done') return { state: 'holds', says: 'said so' }
+    if (word.state === 'done')
+      return { state: 'holds', says: 'said so', ...(facts.course.definition.kind === 'plan' && { canBeDenied: true }) }
     if (word.state === 'skipped') return { state: 'not-yet', says: 'said not', canBeSaid: true }
   }
   return { state: 'ask', says: 'yours to say', canBeSaid: true }
@@ -269,10 +273,7 @@ function quantity(input: RuleInput, asked: Quantity): number | null {
   if ('rounds' in asked) return sessionDays(input.facts, input.settings.clock)
   const scores = input.series ? lastScores(input.series, asked.arm) : []
   if (scores.length === 0) return null
-  if (asked.of === 'least') return Math.min(...scores)
-  if (asked.of === 'most') return Math.max(...scores)
-  const sorted = [...scores].sort((a, b) => a - b)
-  return (sorted[Math.floor((sorted.length - 1) / 2)]! + sorted[Math.ceil((sorted.length - 1) / 2)]!) / 2
+  return asked.of === 'least' ? Math.min(...scores) : Math.max(...scores)
 }
 
 const COMPARE: Record<Op, (left: number, right: number) => boolean> = {

@@ -4,7 +4,7 @@ import { equipmentAt } from '../../household/tanks.ts'
 import { momentBeside } from '../../time/words.ts'
 import { MS_PER_DAY } from '../../time/zone.ts'
 import { watchDays } from '../tracks/watch.ts'
-import { base, drugWord, type Draft, type DrugInput, type TaskInput } from './step-input.ts'
+import { base, restoreWords, withHow, drugWord, type Draft, type DrugInput, type TaskInput } from './step-input.ts'
 
 /** The move once the count is full, if every rule holds; without it, what is waited for. */
 export function moveTask(input: DrugInput, step: Step): Draft | null {
@@ -66,7 +66,7 @@ export function closeTask(input: TaskInput, step: Step): Draft | null {
   }
   const at = (days: number) => from + days * MS_PER_DAY
   return {
-    ...base(input, step, seen.signs.length, [`finish/${seen.signs.length}`]),
+    ...base(input, withHow(step, restoreWords(input)), seen.signs.length, [`finish/${seen.signs.length}`]),
     tankId: observation?.tankId ?? facts.course.moveToTankId ?? rounds?.tankId ?? facts.course.tankId,
     title: 'Finish the course',
     why: observation

@@ -1,17 +1,16 @@
 import type { Step } from '../../catalogue/courses/definitions.ts'
+import { WHITE_STAGE } from '../../catalogue/patch-stage.ts'
 import { residentsOf } from '../../household/animals.ts'
 import { productById } from '../../household/shelf.ts'
 import { MS_PER_HOUR } from '../../time/zone.ts'
 import { measureText } from '../../words/measure.ts'
 import { dilute } from '../amounts/planned-dose.ts'
 import { sessionCap, tierOf } from '../amounts/planned-session.ts'
-import { base, type Draft, type TaskInput } from './step-input.ts'
+import { base, restoreWords, withHow, type Draft, type TaskInput } from './step-input.ts'
 
 /** Windows of what comes again after two days or more: courses.md. */
 const EARLY_HOURS = 12
 const LATE_HOURS = 24
-/** A patch at this stage or over is left alone: outbreaks.md, peroxide-spot 3. */
-export const DONE_STAGE = 4
 
 const SHRIMP = new Set(['shrimp', 'fw-shrimp', 'shrimp-crab-snail'])
 
@@ -81,7 +80,7 @@ export function planTasks(input: TaskInput, step: Step): Draft[] {
   if (
     step.act === 'dose' &&
     treated.length > 0 &&
-    treated.every(({ last }) => last !== null && last.value >= DONE_STAGE)
+    treated.every(({ last }) => last !== null && last.value >= WHITE_STAGE)
   )
     return []
   const hasNext = drafts.some(({ notBefore }) => notBefore <= now)
@@ -154,7 +153,7 @@ export function closePlanTask(input: TaskInput, step: Step): Draft | null {
   // Reached with the last score: from then on it can be finished.
   const at = isReached ? Math.min(facts.counts.at(-1)?.at ?? end, end) : end
   return {
-    ...base(input, step, 0),
+    ...base(input, withHow(step, restoreWords(input)), 0),
     title: step.title,
     why: isReached ? 'what it was for is reached' : `day ${course.requiredDays}: its usual end`,
     notBefore: at,

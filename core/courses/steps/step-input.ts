@@ -68,6 +68,15 @@ export const base = (
   ...(step.how !== undefined && { how: step.how }),
 })
 
+/** A step with something to say beside it. */
+export const withHow = (step: Step, how: string | undefined): Step => (how === undefined ? step : { ...step, how })
+
+/** What was switched for a course and is put back at its end, in a sentence; undefined where nothing was. */
+export const restoreWords = ({ facts: { course } }: TaskInput): string | undefined =>
+  course.definition.restore.length === 0
+    ? undefined
+    : `Put back what was switched for it: ${course.definition.restore.map((item) => item.replaceAll('-', ' ')).join(', ')}.`
+
 /** Whole local days from the course's first. */
 export const dayNumber = ({ facts, settings }: TaskInput, day: Day): number =>
   day - settings.clock.dayOf(facts.course.startedAt)

@@ -247,12 +247,52 @@ describe('the hybrid with its two baths', () => {
     expect(windowsOf(it, 156, 'bath')[0]).toEqual([155 + 60, 155 + 70, 155 + 72])
   })
 
+  test.each<[string, object]>([
+    ['weaker than its row', { massMg: 80 }],
+    ['shorter than its row', { minutes: 10 }],
+  ])('one %s does not count, and says so', (_words, extra) => {
+    const it = twoSets({ definition: 'qt-c-hybrid' })
+    it.bath(71, ['needle', 'burr'], extra)
+    it.move(72)
+    expect(countAt(it, 73, 'baths').has).toBe(0)
+    expect(it.standing(73).warnings.map(({ rule }) => rule)).toContain('bath-not-whole')
+  })
+
+  test('a bath that names nobody is of those that live in that tank; a dip of corals is none of theirs', () => {
+    const it = twoSets({ definition: 'qt-c-hybrid' })
+    it.bath(71, [], { tankId: 'hall' })
+    it.bath(71.1, [], { partIds: ['frag'] })
+    expect(countAt(it, 71.5, 'baths').has).toBe(0)
+    it.bath(71.6, [])
+    expect(countAt(it, 71.7, 'baths').has).toBe(1)
+  })
+
   test('one ended early does not count', () => {
     const it = twoSets({ definition: 'qt-c-hybrid' })
     it.bath(71, ['needle', 'burr'], { minutes: 8, stopped: 'lay over' })
     it.move(72)
     expect(countAt(it, 73, 'baths').has).toBe(0)
   })
+})
+
+test('ammonia is judged where the fish are now', () => {
+  const it = twoSets()
+  it.move(70)
+  const judged = () => it.plan(80).rules.find(({ id }) => id === 'ammonia')!.state
+  const test = (tankId: string, value: number) =>
+    it.write({
+      kind: 'reading',
+      ...it.at(75),
+      tankId,
+      parameter: 'tan',
+      result: { kind: 'value', value },
+      unit: 'mg/L',
+      basis: 'N',
+    })
+  test('a', 0.1)
+  expect(judged()).toBe('not-yet')
+  test('b', 0.5)
+  expect(judged()).toBe('broken')
 })
 
 describe('sets and days away', () => {

@@ -151,7 +151,7 @@ export function countRounds(record: CourseRecord): RoundsState | null {
   const baths = bathTrack
     ? completeRounds(
         record.baths
-          .filter(({ stopped }) => !stopped)
+          .filter(({ isWhole }) => isWhole)
           .flatMap(({ at, animalIds }) => animalIds.map((animalId) => ({ at, animalId, to: null }))),
         members,
         null,

@@ -1,5 +1,5 @@
 import type { CoursePlan } from '../../../../core/courses/plan.ts'
-import { fishlessRisk } from '../../../../core/courses/outlook/fishless-risk.ts'
+import { COMPARED_DAYS, fishlessRisk } from '../../../../core/courses/outlook/fishless-risk.ts'
 import type { FishlessState } from '../../../../core/courses/tracks/fishless.ts'
 import { dayAs } from '../../../../core/time/words.ts'
 import { LeadStrip } from '../../../courses/LeadStrip.tsx'
@@ -9,16 +9,13 @@ import { useHousehold } from '../../../journal/provider.tsx'
 import { Figure, Heading, Line, Rows, Small } from '../../../look/text.ts'
 import { Legend } from './legend.ts'
 
-/** Days that are set side by side: the price of waiting. */
-const SIDE_BY_SIDE = [30, 45, 60, 76]
-
 /** Days without fish: how many, and what is left of the risk if fish went back then. */
 export function FishlessPanel({ plan, fishless }: { plan: CoursePlan; fishless: FishlessState }) {
   const { settings } = useHousehold()
   const now = useNow()
   const { clock } = settings
   const parasites = plan.course.definition.treats.filter((one) => fishlessRisk(one, 0) !== null)
-  const days = [...new Set([fishless.days, ...SIDE_BY_SIDE.filter((one) => one > fishless.days)])]
+  const days = [...new Set([fishless.days, ...COMPARED_DAYS.filter((one) => one > fishless.days)])]
   const when = (day: number) =>
     fishless.begunAt === null ? '' : dayAs(clock.dayOf(fishless.begunAt) + day, 'EEE d MMM')
   return (

@@ -2,7 +2,7 @@ import { useState } from 'react'
 import { Form } from 'react-aria-components'
 import { useForm } from 'react-hook-form'
 import { styled } from 'styled-components'
-import { STAGE_WORDS } from '../../../../core/catalogue/patch-stage.ts'
+import { LIGHTER_STAGE, STAGE_WORDS, WHITE_STAGE } from '../../../../core/catalogue/patch-stage.ts'
 import type { CoursePlan } from '../../../../core/courses/plan.ts'
 import type { PartSeries, SeriesState } from '../../../../core/courses/tracks/series.ts'
 import { iso } from '../../../../core/time/zone.ts'
@@ -69,7 +69,6 @@ const VERDICTS: Record<PartSeries['verdict'], string> = {
 }
 /** Days shown beside each other: a fortnight fits the phone. */
 const MOST_DAYS = 15
-const WHITE_STAGE = 4
 
 /** Each patch by day with its stage, the control apart; and where patches are named. */
 export function PatchPanel({ plan, series }: { plan: CoursePlan; series: SeriesState }) {
@@ -125,7 +124,7 @@ export function PatchPanel({ plan, series }: { plan: CoursePlan; series: SeriesS
                       ? 'none'
                       : score.value >= WHITE_STAGE
                         ? 'high'
-                        : score.value >= 2
+                        : score.value >= LIGHTER_STAGE
                           ? 'mid'
                           : 'low'
                     return (

@@ -1,0 +1,23 @@
+import { introductionTasks } from '../arrivals/introduction-tasks.ts'
+import { arrivalTasks } from '../arrivals/tasks.ts'
+import { coursesOf } from '../courses/course.ts'
+import { coursePlan } from '../courses/plan.ts'
+import type { Settings } from '../household/settings.ts'
+import type { Journal } from '../journal/journal.ts'
+import type { Day } from '../time/zone.ts'
+import { choreTasks } from './chores.ts'
+import type { Task } from './task.ts'
+
+/**
+ * Every task of the household to come, from courses, arrivals, introductions and own chores: one calendar, in time order.
+ * @param horizon last local day that is looked at
+ */
+export const householdTasks = (journal: Journal, settings: Settings, now: number, horizon: Day): Task[] =>
+  [
+    ...coursesOf(journal)
+      .filter(({ ended }) => !ended)
+      .flatMap((course) => coursePlan(journal, course, settings, now, horizon).tasks),
+    ...arrivalTasks(journal, settings, now, horizon),
+    ...introductionTasks(journal, settings, now),
+    ...choreTasks(journal, settings, now, horizon),
+  ].sort((a, b) => a.best - b.best)
