@@ -131,6 +131,6 @@ test('the put-aside journal can be brought back', async ({ page }) => {
   await page.getByRole('button', { name: 'Start empty' }).click()
   await page.getByRole('button', { name: /aside and start empty/ }).click()
   await page.getByRole('button', { name: 'bring back' }).click()
-  await page.getByRole('link', { name: 'Tanks' }).click()
+  await page.getByRole('link', { name: 'Tanks', exact: true }).click()
   await expect(page.getByRole('link', { name: /Jar/ })).toBeVisible()
 })

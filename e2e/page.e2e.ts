@@ -32,6 +32,8 @@ const SCREENS: readonly [name: string, path: string, within?: string][] = [
   ['course', '/courses/copper-quar'],
   ['course, a plan', '/courses/staghorn'],
   ['start a course', '/courses/new?tank=hall'],
+  ['compare the schools', '/courses/compare?tank=quar'],
+  ['a sheet for whoever minds the tanks', '/records/minder'],
   ['bath form', '/?tank=frag&form=bath', 'aside'],
   ['count form', '/?tank=study&form=count', 'aside'],
   ['dose', '/dose?tank=quar&volumeL=64.75&current=2.04&target=2.25'],

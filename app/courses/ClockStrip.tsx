@@ -1,8 +1,7 @@
 import { useRef } from 'react'
 import { styled } from 'styled-components'
 import type { ClockStretch } from '../../core/courses/tracks/hold.ts'
-import type { DrugPlan } from '../../core/courses/plan.ts'
-import { isTested } from '../../core/courses/tracks/level.ts'
+import type { CoursePlan, HeldLevel } from '../../core/courses/plan.ts'
 import { dayAs, spanText, timeOf } from '../../core/time/words.ts'
 import { MS_PER_DAY, type ZoneClock } from '../../core/time/zone.ts'
 import { useWidth } from '../look/useWidth.ts'
@@ -77,9 +76,9 @@ interface Mark {
 }
 
 /** The text of the strip for those who do not see it. */
-export function stripWords({ clock, course, facts }: DrugPlan, zone: ZoneClock): string {
+export function stripWords({ clock, isProven, breaks }: HeldLevel, { course }: CoursePlan, zone: ZoneClock): string {
   const day = (ms: number) => dayAs(zone.dayOf(ms), 'd MMMM')
-  const proof = isTested(facts) ? 'proven' : 'logged'
+  const proof = isProven ? 'proven' : 'logged'
   const parts = clock.stretches.map(({ kind, from, to }) => {
     const span = `${day(from)} to ${day(to)}`
     switch (kind) {
@@ -90,9 +89,9 @@ export function stripWords({ clock, course, facts }: DrugPlan, zone: ZoneClock):
       case 'superseded':
         return `${span}: was in range, no longer counts`
       case 'broken':
-        return `${span}: under range`
+        return `${span}: ${breaks} range`
       case 'reckoned-broken':
-        return `${span}: under range by reckoning, no reading yet`
+        return `${span}: ${breaks} range by reckoning, no reading yet`
       case 'unknown':
         return `${span}: too long without a reading`
       case 'expected':
@@ -102,7 +101,7 @@ export function stripWords({ clock, course, facts }: DrugPlan, zone: ZoneClock):
   return `${spanText(clock.provenHours)} ${proof} of ${course.requiredDays} days. ${parts.join('; ')}`
 }
 
-function marksOf({ clock, course, facts }: DrugPlan, zone: ZoneClock, now: number): Mark[] {
+function marksOf({ clock }: HeldLevel, { course, facts }: CoursePlan, zone: ZoneClock, now: number): Mark[] {
   const day = (ms: number) => dayAs(zone.dayOf(ms), 'd MMM')
   const marks: Mark[] = [{ at: course.startedAt, text: day(course.startedAt), tone: 'quiet', weight: 2 }]
   const first = clock.stretches.find(({ kind }) => kind === 'superseded')
@@ -159,16 +158,19 @@ function fitting(
 /** The clock of a course: what is proven solid, what is hoped for hatched, what broke a gap. */
 export function ClockStrip({
   plan,
+  held,
   zone,
   now,
   small = false,
 }: {
-  plan: DrugPlan
+  plan: CoursePlan
+  held: HeldLevel
   zone: ZoneClock
   now: number
   small?: boolean
 }) {
-  const { clock, course } = plan
+  const { course } = plan
+  const { clock, isProven } = held
   const start = course.startedAt
   const end = Math.max(start + MS_PER_DAY, ...clock.stretches.map(({ to }) => to), course.ended ? course.ended.at : now)
   const place = (ms: number) => (ms - start) / (end - start)
@@ -178,14 +180,14 @@ export function ClockStrip({
   const width = useWidth(box)
   return (
     <div ref={box}>
-      <Strip $height={small ? 9 : 34} role="img" aria-label={stripWords(plan, zone)}>
+      <Strip $height={small ? 9 : 34} role="img" aria-label={stripWords(held, plan, zone)}>
         {clock.stretches.map(({ kind, from, to }) => {
           const share = place(to) - place(from)
           return (
             <Part key={`${kind}-${from}`} $kind={kind} style={{ left: percent(place(from)), width: percent(share) }}>
               {!small && kind === 'proven' && share * width > WORDS_ROOM && (
                 <Words $on="solid">
-                  {spanText(clock.provenHours)} {isTested(plan.facts) ? 'proven' : 'logged'}
+                  {spanText(clock.provenHours)} {isProven ? 'proven' : 'logged'}
                 </Words>
               )}
               {!small && kind === 'expected' && share * width > WORDS_ROOM && clock.runFrom !== null && (
@@ -198,7 +200,7 @@ export function ClockStrip({
       </Strip>
       {!small && width > 0 && (
         <Under aria-hidden="true">
-          {fitting(marksOf(plan, zone, now), place, width).map(({ text, tone, left, end: isEnd }) => (
+          {fitting(marksOf(held, plan, zone, now), place, width).map(({ text, tone, left, end: isEnd }) => (
             <Label key={text} $tone={tone} style={isEnd ? { right: percent(1 - left) } : { left: percent(left) }}>
               {text}
             </Label>

@@ -1,5 +1,6 @@
 import { styled } from 'styled-components'
-import { isDrugPlan, type CoursePlan } from '../../core/courses/plan.ts'
+import { heldLevelOf, type CoursePlan } from '../../core/courses/plan.ts'
+import type { DosesState } from '../../core/courses/tracks/doses.ts'
 import { expectedRounds } from '../../core/courses/tracks/rounds.ts'
 import { momentBeside } from '../../core/time/words.ts'
 import { MS_PER_DAY, type ZoneClock } from '../../core/time/zone.ts'
@@ -36,9 +37,10 @@ interface StripProps {
 
 /** The leading count of a course as one strip: what is on record solid, what is hoped for hatched, what broke a gap. */
 export function LeadStrip({ plan, zone, now, small = false }: StripProps) {
-  if (isDrugPlan(plan)) return <ClockStrip plan={plan} zone={zone} now={now} small={small} />
+  const held = heldLevelOf(plan)
+  if (held) return <ClockStrip plan={plan} held={held} zone={zone} now={now} small={small} />
   const height = small ? 9 : 34
-  const { rounds, series, course, fishless } = plan
+  const { rounds, series, course, fishless, elapsed, observation } = plan
   if (rounds) {
     const next = expectedRounds(rounds, now).find(({ of }) => of === 'move')
     const ahead = Math.max(0, rounds.needs - rounds.made.length)
@@ -57,17 +59,34 @@ export function LeadStrip({ plan, zone, now, small = false }: StripProps) {
       </Cells>
     )
   }
+  const doses = plan.doses.find(({ track }) => track.id === course.definition.lead)
+  if (doses) return <DoseCells doses={doses} height={height} />
   if (fishless)
     return (
-      <Cells
-        $height={height}
-        role="img"
-        aria-label={`${plural(fishless.days, 'day')} without fish of ${fishless.needsDays}`}
-      >
-        <div style={{ width: `${(100 * fishless.days) / fishless.needsDays}%`, background: 'var(--second)' }} />
-        <div style={{ flex: 1, backgroundImage: 'var(--hatch-second)' }} />
-      </Cells>
+      <DayBar
+        height={height}
+        share={fishless.days / fishless.needsDays}
+        words={`${plural(fishless.days, 'day')} without fish of ${fishless.needsDays}`}
+      />
     )
+  if (elapsed)
+    return (
+      <DayBar
+        height={height}
+        share={elapsed.days / elapsed.needsDays}
+        words={`${plural(elapsed.days, 'day')} of ${elapsed.needsDays}`}
+      />
+    )
+  if (!series && observation) {
+    const passed = Math.floor((plan.facts.now - observation.from) / MS_PER_DAY)
+    return (
+      <DayBar
+        height={height}
+        share={Math.min(1, passed / observation.leastDays)}
+        words={`${plural(passed, 'day')} without signs of ${Math.ceil(observation.leastDays)}`}
+      />
+    )
+  }
   if (!series) return null
   const scored = new Set(
     series.parts.flatMap(({ scores }) => scores.map(({ at }) => zone.dayOf(at) - zone.dayOf(course.startedAt))),
@@ -81,6 +100,27 @@ export function LeadStrip({ plan, zone, now, small = false }: StripProps) {
     >
       {Array.from({ length: days }, (_, day) => (
         <Cell key={day} $look={scored.has(day) ? 'solid' : day < series.day ? 'gap' : 'hatched'} />
+      ))}
+    </Cells>
+  )
+}
+
+/** Days that passed solid, those to come hatched. */
+function DayBar({ height, share, words }: { height: number; share: number; words: string }) {
+  return (
+    <Cells $height={height} role="img" aria-label={words}>
+      <div style={{ width: `${100 * share}%`, background: 'var(--second)' }} />
+      <div style={{ flex: 1, backgroundImage: 'var(--hatch-second)' }} />
+    </Cells>
+  )
+}
+
+/** Doses that were given solid, those to come hatched. */
+export function DoseCells({ doses: { done, track }, height }: { doses: DosesState; height: number }) {
+  return (
+    <Cells $height={height} role="img" aria-label={`${done.length} given of ${track.need}`}>
+      {Array.from({ length: track.need }, (_, i) => (
+        <Cell key={i} $look={i < done.length ? 'solid' : 'hatched'} />
       ))}
     </Cells>
   )

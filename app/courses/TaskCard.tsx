@@ -6,7 +6,8 @@ import { Figure, Small } from '../look/text.ts'
 import { TaskShell } from '../schedule/TaskShell.tsx'
 import { measureText } from '../../core/words/measure.ts'
 import { figures } from '../../core/words/numbers.ts'
-import { TaskAct, type FormName } from './acts/TaskAct.tsx'
+import type { FormName } from './acts/act-props.ts'
+import { TaskAct } from './acts/TaskAct.tsx'
 import { waitingOf } from '../../core/courses/waiting.ts'
 import { amountText, makesText } from './words.ts'
 
@@ -45,7 +46,7 @@ export function TaskCard({ plan, task, next, heading, onForm }: TaskCardProps) {
 }
 
 /** The number that is acted on, the largest thing of its card, and what it makes. */
-function Amount({ task: { dose, change, session, bath } }: { task: CourseTask }) {
+function Amount({ task: { dose, change, session, bath, food } }: { task: CourseTask }) {
   const { settings } = useHousehold()
   const number = dose
     ? amountText(dose)
@@ -54,8 +55,10 @@ function Amount({ task: { dose, change, session, bath } }: { task: CourseTask })
       : session
         ? amountText({ amount: session.amount, unit: session.unit, massMg: session.capMg })
         : bath
-          ? `${figures(bath.mgPerL)} mg/L`
-          : null
+          ? `${figures(bath.mgPerL)} ${bath.levelUnit}`
+          : food
+            ? `${figures(food.mgPerG)} mg in a gram of food`
+            : null
   return (
     <>
       {number !== null && (
@@ -67,6 +70,15 @@ function Amount({ task: { dose, change, session, bath } }: { task: CourseTask })
       {session && (
         <Small>
           at most, for all patches together: {session.tier.label}, {figures(session.capMgPerL)} mg/L in the tank
+        </Small>
+      )}
+      {change?.salinity && (
+        <Small>
+          {measureText(change.salinity.fromPsu, 'psu', settings.units, 3)} →{' '}
+          {measureText(change.salinity.toPsu, 'psu', settings.units, 3)},{' '}
+          {change.salinity.replacementPsu === 0
+            ? 'fresh water in'
+            : `salt water of ${measureText(change.salinity.replacementPsu, 'psu', settings.units, 3)} in`}
         </Small>
       )}
       {change && change.toMgPerL > 0 && (

@@ -1,6 +1,7 @@
 import { isDrugPlan, type CoursePlan, type DrugPlan } from '../../core/courses/plan.ts'
 import { observedDays } from '../../core/courses/tracks/watch.ts'
 import { isTested } from '../../core/courses/tracks/level.ts'
+import { gravityOfPsu, type SalinityState } from '../../core/courses/tracks/salinity.ts'
 import type { PlannedDose } from '../../core/courses/amounts/planned-dose.ts'
 import type { CourseTask } from '../../core/courses/tasks.ts'
 import { MS_PER_DAY } from '../../core/time/zone.ts'
@@ -17,13 +18,21 @@ function drugPhaseWords({ phase, course, clock, ramp, facts }: DrugPlan): string
   return `day ${Math.floor((facts.now - clock.runFrom) / MS_PER_DAY)} of ${course.requiredDays}${again}`
 }
 
+function salinityWords({ clock, psu }: SalinityState, { phase, course, facts }: CoursePlan): string {
+  if (phase === 'proven') return `${course.requiredDays} of ${course.requiredDays}, proven; coming up`
+  if (clock.state === 'broken') return 'over 1.010'
+  if (clock.state === 'lost') return 'count lost'
+  if (clock.runFrom === null) return psu === null ? 'not lowered yet' : `going down, ${gravityOfPsu(psu).toFixed(4)}`
+  return `day ${Math.floor((facts.now - clock.runFrom) / MS_PER_DAY)} of ${course.requiredDays}`
+}
+
 /** Where a course is, in a few words: "day 4 of 14, again", "move 2 of 4 made", "day 6 of 14". */
 export function phaseWords(plan: CoursePlan): string {
   const { phase, course, observation, facts, rounds, series, fishless } = plan
   if (phase === 'ended') return course.ended!.outcome
   if (phase === 'ahead') return 'lies ahead'
   if (phase === 'observing')
-    return `observed, day ${observedDays(observation!, facts.now)} of ${observation!.leastDays}`
+    return `observed, day ${observedDays(observation!, facts.now)} of ${Math.ceil(observation!.leastDays)}`
   if (rounds)
     return rounds.state === 'broken'
       ? 'a move is late'
@@ -33,6 +42,10 @@ export function phaseWords(plan: CoursePlan): string {
       ? 'fish are in'
       : `day ${fishless.days} of ${fishless.needsDays}`
   if (series) return `day ${series.day} of ${course.requiredDays}`
+  if (plan.elapsed) return `day ${plan.elapsed.days} of ${plan.elapsed.needsDays}`
+  if (plan.salinity) return salinityWords(plan.salinity, plan)
+  const doses = plan.doses.find(({ track }) => track.id === course.definition.lead)
+  if (doses) return `${doses.done.length} of ${doses.track.need} given`
   return isDrugPlan(plan) ? drugPhaseWords(plan) : ''
 }
 
@@ -41,10 +54,11 @@ export const amountText = ({ amount, unit, massMg }: Pick<PlannedDose, 'amount' 
   amount === null ? `${figures(massMg)} mg` : `${figures(amount, 4)} ${unit}`
 
 /** The amount of a task in a few words; null where it has none. */
-export function taskAmountText({ dose, session, bath }: CourseTask): string | null {
+export function taskAmountText({ dose, session, bath, food }: CourseTask): string | null {
   if (dose) return amountText(dose)
+  if (food) return `${figures(food.mgPerG)} mg a gram`
   if (session) return `at most ${amountText({ amount: session.amount, unit: session.unit, massMg: session.capMg })}`
-  if (bath) return `${figures(bath.mgPerL)} mg/L`
+  if (bath) return `${figures(bath.mgPerL)} ${bath.levelUnit}`
   return null
 }
 

@@ -39,6 +39,9 @@ const SCREENS: Record<string, ComponentType> = {
   })),
   courses: lazy(async () => ({ default: (await import('../screens/courses/Courses.tsx')).Courses })),
   'courses/new': lazy(async () => ({ default: (await import('../screens/courses/StartCourse.tsx')).StartCourse })),
+  'courses/compare': lazy(async () => ({
+    default: (await import('../screens/courses/compare/Compare.tsx')).Compare,
+  })),
   'courses/:courseId': lazy(async () => ({ default: (await import('../screens/courses/CoursePage.tsx')).CoursePage })),
   shelf: lazy(async () => ({ default: (await import('../screens/shelf/Shelf.tsx')).Shelf })),
   'shelf/new': ProductPage,
@@ -46,6 +49,7 @@ const SCREENS: Record<string, ComponentType> = {
   'dose/:calculator?': lazy(async () => ({ default: (await import('../screens/dose/Dose.tsx')).Dose })),
   'handbook/:chapter?': lazy(async () => ({ default: (await import('../screens/handbook/Handbook.tsx')).Handbook })),
   records: lazy(async () => ({ default: (await import('../screens/records/Records.tsx')).Records })),
+  'records/minder': lazy(async () => ({ default: (await import('../screens/records/Minder.tsx')).Minder })),
   more: lazy(async () => ({ default: (await import('../screens/more/More.tsx')).More })),
 }
 

@@ -85,3 +85,15 @@ export const IconButton = styled(AriaButton)`
 export const ButtonLink = styled(AriaLink)`
   ${shape}
 `
+
+/** A way to another screen within a sentence or a list. */
+export const PlainLink = styled(AriaLink)`
+  color: var(--ink);
+  text-decoration: underline;
+  text-decoration-color: var(--strong-rule);
+  text-underline-offset: 4px;
+  &[data-hovered] {
+    text-decoration-color: var(--second);
+    color: var(--second);
+  }
+`

@@ -85,3 +85,26 @@ export const Line = styled.div<{ $gap?: number }>`
   align-items: center;
   gap: ${({ $gap = 10 }) => $gap}px;
 `
+
+/** A small table ruled like a list of figures. */
+export const Ruled = styled.table`
+  width: 100%;
+  border-collapse: collapse;
+  font-size: 15px;
+  th,
+  td {
+    text-align: left;
+    padding: 6px 10px 6px 0;
+    border-bottom: 1px dotted var(--strong-rule);
+    font-weight: 400;
+    vertical-align: baseline;
+  }
+  thead th,
+  th[scope='colgroup'] {
+    font-size: 13.5px;
+    color: var(--quiet);
+  }
+  th[scope='row'] {
+    font-weight: 600;
+  }
+`

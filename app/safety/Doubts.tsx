@@ -41,6 +41,9 @@ interface Said {
   isConfirmed: boolean
 }
 
+/** What speaks of a tank and not of the animal: asked once for all that go there. */
+const OF_THE_TANK: ReadonlySet<string> = new Set(['set-dry'])
+
 const NOTHING: Said = { why: '', vetAgreed: null, isConfirmed: false }
 
 /** A concern of one content, with the words it is shown in. */
@@ -89,14 +92,16 @@ export function useDoubts(contents: readonly Content[], hasHappened = false): Do
   const now = thisInstant()
   const doubts = contents.map((content) => ({ content, doubt: doubtOf(journal, content, { now }) }))
   const keyOf = (content: Content, { rule }: Concern) =>
-    `${rule}|${'animalId' in content ? content.animalId : ''}|${content.kind}`
-  const asked = doubts.flatMap(({ content, doubt }) =>
-    doubt.asks.map((concern) => ({
-      key: keyOf(content, concern),
-      concern,
-      words: concernWords(journal, content, concern),
-    })),
-  )
+    `${rule}|${'animalId' in content && !OF_THE_TANK.has(rule) ? content.animalId : ''}|${content.kind}`
+  const asked = doubts
+    .flatMap(({ content, doubt }) =>
+      doubt.asks.map((concern) => ({
+        key: keyOf(content, concern),
+        concern,
+        words: concernWords(journal, content, concern),
+      })),
+    )
+    .filter((one, i, all) => all.findIndex(({ key }) => key === one.key) === i)
   return {
     asked,
     told: [

@@ -2,7 +2,6 @@ import { animalGroupById } from '../../core/catalogue/animal-group.ts'
 
 import { parameterById } from '../../core/catalogue/parameter.ts'
 import { WAY_NAMES } from '../../core/arrivals/step-words.ts'
-import { signLabel } from '../../core/catalogue/inspection.ts'
 import { animalById, animalLabel } from '../../core/household/animals.ts'
 import type { Settings } from '../../core/household/settings.ts'
 import { startInWords } from '../../core/courses/course.ts'
@@ -17,7 +16,8 @@ import type { Content, ContentOf } from '../../core/journal/entry.ts'
 
 import type { Journal } from '../../core/journal/journal.ts'
 import { measureText } from '../../core/words/measure.ts'
-import { capital, figures, listed } from '../../core/words/numbers.ts'
+import { figures, listed } from '../../core/words/numbers.ts'
+import { APPETITE, sightingMarks } from './sightings.ts'
 import {
   changeVolume,
   parameterValue,
@@ -50,7 +50,6 @@ export const wordingOf = (journal: Journal, settings: Settings): Wording => ({ j
 
 export const marksText = (marks: readonly Mark[]): string => marks.map(({ text }) => text).join('')
 
-const APPETITE = ['ignored food', 'looked at food', 'spat food', 'ate', 'ate all']
 export const EQUIPMENT_NAMES: Record<ContentOf<'equipment'>['item'], string> = {
   carbon: 'carbon',
   uv: 'UV',
@@ -107,26 +106,6 @@ const COURSE_EVENTS: Record<ContentOf<'course-event'>['event'], string> = {
 function startName(start: ContentOf<'course-start'>): string {
   const { definition, doseId } = startInWords(start)
   return courseName(definition, doseId)
-}
-
-function sightingMarks(sighting: ContentOf<'sighting'>, { journal }: Wording): Mark[] {
-  const who =
-    sighting.animalIds.length === 0 ? '' : `${listed(sighting.animalIds.map((id) => animalName(journal, id)))} `
-  const told: string[] = []
-  if (sighting.seen !== undefined)
-    told.push(!sighting.seen ? 'not seen' : sighting.seenCount === undefined ? 'seen' : `${sighting.seenCount} seen`)
-  if (sighting.appetite !== undefined) told.push(APPETITE[sighting.appetite]!)
-  for (const { sign, present } of sighting.signs) {
-    // "not eating" and an appetite of nothing are one fact.
-    if (sign === 'not-eating' && sighting.appetite === 0) continue
-    told.push(`${present ? '' : 'not: '}${signLabel(sign)}`)
-  }
-  if (sighting.breathsPerMinute !== undefined) told.push(`${figures(sighting.breathsPerMinute)} breaths a minute`)
-  if (told.length === 0 && sighting.words !== undefined) told.push(sighting.words)
-  return [
-    plain(capital(who)),
-    ...(told.length > 0 ? [plain(who ? listed(told, 'and') : capital(listed(told, 'and')))] : []),
-  ]
 }
 
 const INTRODUCTION_NAMES: Record<ContentOf<'introduction-start'>['way'], string> = {

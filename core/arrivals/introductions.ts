@@ -1,6 +1,6 @@
 import { animalGroupById } from '../catalogue/animal-group.ts'
 import { INTRODUCTION, SKIRMISHES } from '../catalogue/handbook/introduction.data.ts'
-import { inspectionKindOf } from '../catalogue/inspection.ts'
+import { inspectionKindOf } from '../catalogue/inspection-kind.ts'
 import type { Animal } from '../household/animals.ts'
 import type { ContentOf } from '../journal/entry.ts'
 import type { Journal, Line } from '../journal/journal.ts'

@@ -1,5 +1,5 @@
 import { animalGroupById, type AnimalGroup } from '../catalogue/animal-group.ts'
-import { inspectionKindOf } from '../catalogue/inspection.ts'
+import { inspectionKindOf } from '../catalogue/inspection-kind.ts'
 import { equipmentOf, tankById } from '../household/tanks.ts'
 import { settingsOf } from '../household/settings.ts'
 import { animalById, residentsOf } from '../household/animals.ts'

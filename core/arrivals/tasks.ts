@@ -1,5 +1,5 @@
 import { animalGroupById } from '../catalogue/animal-group.ts'
-import { inspectionKindOf } from '../catalogue/inspection.ts'
+import { inspectionKindOf } from '../catalogue/inspection-kind.ts'
 import { animalById, animalLabel, tankOfAnimal, type Animal } from '../household/animals.ts'
 import type { Settings } from '../household/settings.ts'
 import { equipmentOf } from '../household/tanks.ts'

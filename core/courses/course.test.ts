@@ -1,6 +1,6 @@
 import { journalFrom } from '../journal/read.ts'
 import { courseById, courseFrom, coursesOf, unknownCoursesOf } from './course.ts'
-import { handlingLoad } from './amounts/handling.ts'
+import { handlingLoad } from '../handling/planned.ts'
 import { definitionById, DEFINITIONS } from '../catalogue/courses/definitions.ts'
 import { bathAmount, plannedBath } from './amounts/planned-bath.ts'
 import { shelfNeeds } from './amounts/shelf-needs.ts'

@@ -1,4 +1,4 @@
-import { definitionById, type Definition, type Role } from '../catalogue/courses/definitions.ts'
+import { definitionById, withChosenParts, type Definition, type Role } from '../catalogue/courses/definitions.ts'
 import { doseById, type Dose } from '../catalogue/treatments/treatments.ts'
 import { changed } from '../household/changed.ts'
 import type { ContentOf } from '../journal/entry.ts'
@@ -107,7 +107,7 @@ export function courseFrom(start: Start, startedAt: number, ended: Course['ended
   const drug = definition.drugs.length > 0 ? dose! : null
   return {
     id: start.courseId,
-    definition,
+    definition: withChosenParts(definition, start.options ?? {}),
     tankId: tanks.main,
     tanks,
     options: start.options ?? {},

@@ -8,17 +8,21 @@ import { rulesOf, type RuleState } from './rules/rules.ts'
 import type { DrugState } from './steps/step-input.ts'
 import { tasksOf } from './steps/steps.ts'
 import type { CourseTask } from './tasks.ts'
+import { countAllDoses, type DosesState } from './tracks/doses.ts'
 import type { HoldCount } from './tracks/hold.ts'
 import { countFishless, type FishlessState } from './tracks/fishless.ts'
-import { countLevel } from './tracks/level.ts'
+import { countLevel, isTested } from './tracks/level.ts'
 import { countRounds, type RoundsState } from './tracks/rounds.ts'
+import { countSalinity, type SalinityState } from './tracks/salinity.ts'
 import { countSeries, type SeriesState } from './tracks/series.ts'
-import { observationOf, type Observation } from './tracks/watch.ts'
+import { countElapsed, type ElapsedState } from './tracks/elapsed.ts'
+import { observationOf, watchFromOf, type Observation } from './tracks/watch.ts'
 import { warningsOf, type CourseWarning } from './warnings.ts'
 import { livingOf, watched } from './watched.ts'
 
 /** What a course is doing. */
-export type Phase = 'ahead' | 'ramp' | 'hold' | 'proven' | 'moving' | 'planned' | 'fishless' | 'observing' | 'ended'
+export type Phase =
+  'ahead' | 'ramp' | 'hold' | 'proven' | 'moving' | 'planned' | 'dosing' | 'fishless' | 'observing' | 'ended'
 
 /** A course as it stands: everything its page and the ledger show, worked out from the journal. */
 export interface CoursePlan {
@@ -31,6 +35,12 @@ export interface CoursePlan {
   series: SeriesState | null
   /** Days without fish; null for other courses. */
   fishless: FishlessState | null
+  /** Salinity held low; null for other courses. */
+  salinity: SalinityState | null
+  /** Counts of doses, in the order of the definition. */
+  doses: readonly DosesState[]
+  /** Days that pass, whatever happens; null for other courses. */
+  elapsed: ElapsedState | null
   /** Rules that hold or do not; what has merely happened is in `events`. */
   rules: RuleState[]
   events: RuleState[]
@@ -52,6 +62,21 @@ export interface DrugPlan extends CoursePlan, DrugState {
 
 export const isDrugPlan = (plan: CoursePlan): plan is DrugPlan => 'clock' in plan && isDrugCourse(plan.course)
 
+/** A level that is held, as its strip shows it. */
+export interface HeldLevel {
+  clock: HoldCount
+  /** By readings; else by what was dosed. */
+  isProven: boolean
+  /** Which side of its range breaks it. */
+  breaks: 'under' | 'over'
+}
+
+/** The level that a course holds: its drug's, or the salinity; null for other courses. */
+export function heldLevelOf(plan: CoursePlan): HeldLevel | null {
+  if (isDrugPlan(plan)) return { clock: plan.clock, isProven: isTested(plan.facts), breaks: 'under' }
+  return plan.salinity ? { clock: plan.salinity.clock, isProven: true, breaks: 'over' } : null
+}
+
 /** Days ahead that are worked out. */
 export const HORIZON_DAYS = 21
 
@@ -67,14 +92,24 @@ function phaseOf(
   {
     drug,
     rounds,
+    salinity,
+    doses,
     observation,
-  }: { drug: DrugState | null; rounds: RoundsState | null; observation: Observation | null },
+  }: {
+    drug: DrugState | null
+    rounds: RoundsState | null
+    salinity: SalinityState | null
+    doses: readonly DosesState[]
+    observation: Observation | null
+  },
 ): Phase {
   if (course.ended) return 'ended'
   if (course.startedAt > now) return 'ahead'
   if (observation) return 'observing'
   if (rounds) return 'moving'
-  if (!drug) return course.definition.kind === 'fallow' ? 'fishless' : 'planned'
+  if (salinity)
+    return salinity.clock.state === 'complete' ? 'proven' : salinity.clock.runFrom === null ? 'ramp' : 'hold'
+  if (!drug) return course.definition.kind === 'fallow' ? 'fishless' : doses.length > 0 ? 'dosing' : 'planned'
   if (drug.clock.state === 'complete') return 'proven'
   return drug.ramp.next !== null && drug.clock.state === 'not-started' ? 'ramp' : 'hold'
 }
@@ -98,36 +133,29 @@ export function coursePlan(
   const rounds = countRounds(facts)
   const series = countSeries(facts, settings.clock)
   const fishless = countFishless(facts, settings.clock)
+  const salinity = countSalinity(facts)
+  const elapsed = countElapsed(facts, settings.clock)
   const seen = watched(journal, course, facts.now)
   const living = livingOf(journal, course)
-  const observation = observationOf(journal, facts, { clock: drug?.clock ?? null, rounds }, seen, living, settings)
-  const rules = rulesOf({ journal, settings, facts, drug, rounds, series, fishless, seen })
-  const tasks = tasksOf({
-    journal,
-    settings,
-    facts,
-    drug,
-    rounds,
-    series,
-    fishless,
-    seen,
-    rules,
-    observation,
-    living,
-    horizon,
-  })
+  const clock = drug?.clock ?? null
+  const observation = observationOf(journal, facts, { clock, rounds, salinity }, seen, living, settings)
+  const doses = countAllDoses(facts, watchFromOf({ observation, clock, rounds, salinity }))
+  const counted = { journal, settings, facts, drug, rounds, series, fishless, salinity, doses, elapsed, seen }
+  const rules = rulesOf(counted)
+  const tasks = tasksOf({ ...counted, rules, observation, living, horizon })
   return {
     course,
-    phase: phaseOf(course, now, { drug, rounds, observation }),
+    phase: phaseOf(course, now, { drug, rounds, salinity, doses, observation }),
     facts,
     rounds,
     series,
     fishless,
+    salinity,
+    doses,
+    elapsed,
     rules: rules.filter(({ role }) => role !== 'event'),
     events: rules.filter(({ role }) => role === 'event'),
-    warnings: course.ended
-      ? []
-      : warningsOf({ journal, settings, facts, drug, rounds, rules, tasks, seen, observation }),
+    warnings: course.ended ? [] : warningsOf({ ...counted, rules, tasks, observation }),
     observation,
     living,
     tasks: course.startedAt > now ? tasks.map((task) => ({ ...task, state: 'ahead' as const })) : tasks,

@@ -2,7 +2,9 @@ import type { Journal } from '../journal/journal.ts'
 import type { Course } from './course.ts'
 import { isDrugRecord, recordOf } from './record.ts'
 import { countLevel, isTested } from './tracks/level.ts'
+import { countAllDoses } from './tracks/doses.ts'
 import { countRounds } from './tracks/rounds.ts'
+import { countSalinity } from './tracks/salinity.ts'
 
 /** How far a course's leading count is, in a few words: "9 of 14 days proven", "2 of 4 moves made". */
 export function progressOf(journal: Journal, course: Course, now: number): string {
@@ -12,6 +14,10 @@ export function progressOf(journal: Journal, course: Course, now: number): strin
     return `${days} of ${course.requiredDays} days ${isTested(record) ? 'proven' : 'logged'}`
   }
   if (course.definition.kind === 'fallow') return 'days without fish are counted'
+  const salinity = countSalinity(record)
+  if (salinity) return `${Math.floor(salinity.clock.provenHours / 24)} of ${course.requiredDays} days proven`
+  const [doses] = countAllDoses(record, null).filter(({ track }) => track.id === course.definition.lead)
+  if (doses) return `${doses.done.length} of ${doses.track.need} doses given`
   const rounds = countRounds(record)
   return rounds ? `${rounds.made.length} of ${rounds.needs} moves made` : 'as planned'
 }
@@ -19,5 +25,6 @@ export function progressOf(journal: Journal, course: Course, now: number): strin
 /** When a course's leading count was or would be full, ms; null where nobody can say. */
 export function fullAtOf(journal: Journal, course: Course, now: number): number | null {
   const record = recordOf(journal, course, now)
-  return isDrugRecord(record) ? countLevel(record).completesAt : (countRounds(record)?.fullAt ?? null)
+  if (isDrugRecord(record)) return countLevel(record).completesAt
+  return countRounds(record)?.fullAt ?? countSalinity(record)?.clock.completesAt ?? null
 }

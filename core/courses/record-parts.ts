@@ -1,7 +1,9 @@
 import { animalGroupById } from '../catalogue/animal-group.ts'
 import { animalsOf } from '../household/animals.ts'
 import type { Journal } from '../journal/journal.ts'
-import { MS_PER_HOUR } from '../time/zone.ts'
+import { netVolumeAt } from '../household/tanks.ts'
+import { readingsOf } from '../readings/latest.ts'
+import { MS_PER_DAY, MS_PER_HOUR } from '../time/zone.ts'
 import type { Course } from './course.ts'
 import type { CourseRecord } from './record.ts'
 
@@ -60,5 +62,29 @@ export function fallowFacts(
         .map(({ at }) => ({ at, why: 'new-wet-item' as const })),
     ],
     feeds: journal.ofKind('feed').flatMap(({ content, at }) => (content.tankId === tankId && at <= until ? [at] : [])),
+  }
+}
+
+/** What bears on a salinity that is held low. */
+export function salinityFacts(
+  journal: Journal,
+  course: Course,
+  until: number,
+): Pick<CourseRecord, 'salinities' | 'swaps'> {
+  const isHeld = course.definition.tracks.some((track) => track.kind === 'hold' && track.by === 'salinity')
+  if (!isHeld) return { salinities: [], swaps: [] }
+  const { tankId, startedAt } = course
+  const byInstant = new Map<number, CourseRecord['salinities'][number]>()
+  for (const { at, content, id } of readingsOf(journal, tankId, 'salinity'))
+    if (at >= startedAt - MS_PER_DAY && at <= until && content.result.kind === 'value')
+      byInstant.set(at, { ms: at, psu: Math.max(0, content.result.value), entryId: id })
+  return {
+    salinities: [...byInstant.values()],
+    swaps: journal.ofKind('water-change').flatMap(({ at, content, id }) => {
+      const psu = content.replacement?.salinityPsu
+      if (content.tankId !== tankId || at < startedAt || at > until || psu === undefined) return []
+      const netL = netVolumeAt(journal, tankId, at)
+      return netL === null ? [] : [{ at, fraction: Math.min(1, content.litres / netL), psu, entryId: id }]
+    }),
   }
 }

@@ -12,7 +12,8 @@ import { firstAtOrAfter, type Journal, type Line } from '../journal/journal.ts'
 import { readingsOf } from '../readings/latest.ts'
 import { MS_PER_DAY } from '../time/zone.ts'
 import { isDrugCourse, type Course, type DrugCourse } from './course.ts'
-import { cleanedSets, fallowFacts } from './record-parts.ts'
+import { givenDoses, WHOLE_SHARE } from './record-doses.ts'
+import { cleanedSets, fallowFacts, salinityFacts } from './record-parts.ts'
 
 /** Something that makes the count start over, quarantine.md 7.4. */
 export interface Restart {
@@ -45,6 +46,14 @@ export interface LoggedBath {
   /** Those of the course that were in it. */
   animalIds: readonly string[]
   /** Whether it was as strong and as long as its row of the doses asks, and not ended early: only then it counts. */
+  isWhole: boolean
+}
+
+/** A dose into the water, with the food or as a bath, of one of a course's counts of doses. */
+export interface GivenDose {
+  track: string
+  at: number
+  /** As strong, and as long, as its row of the doses asks at least. */
   isWhole: boolean
 }
 
@@ -88,6 +97,12 @@ export interface CourseRecord {
   wetItems: { at: number; why: 'cross-contact' | 'new-wet-item' }[]
   /** Local feeds of that tank. */
   feeds: number[]
+  /** Doses of the course's counts of doses, in order. */
+  given: GivenDose[]
+  /** Salinity readings of its tank, from a day before the start: psu. Of a course that holds it alone. */
+  salinities: { ms: number; psu: number; entryId: string }[]
+  /** Changes whose new water has a salinity on record, as shares of the net volume. Of a course that holds the salinity alone. */
+  swaps: { at: number; fraction: number; psu: number; entryId: string }[]
   /** Times at which a tank set was made sterile, and from when it may be used. */
   cleaned: { tankId: string; at: number; readyAt: number }[]
   now: number
@@ -226,9 +241,6 @@ const contactRestarts = (journal: Journal, course: Course, members: readonly Mem
     )
     .map(({ at }) => ({ at, event: 'cross-contamination' as const, ongoing: false }))
 
-/** Syringes and clocks are not better: a bath this little under its strength or its time is whole (as for a ramp's step). */
-const WHOLE_SHARE = 0.95
-
 function bathsOf(journal: Journal, course: Course, members: readonly Member[], until: number): LoggedBath[] {
   const track = course.definition.tracks.find((one) => one.kind === 'rounds' && one.of === 'bath')
   if (!track) return []
@@ -351,6 +363,8 @@ export function recordOf(journal: Journal, course: Course, now: number): CourseR
       .ofKind('away')
       .map(({ content }) => ({ from: Date.parse(content.from), until: Date.parse(content.until) })),
     ...fallowFacts(journal, course, until),
+    given: givenDoses(journal, course, until),
+    ...salinityFacts(journal, course, until),
     cleaned: cleanedSets(journal, course, until),
     now: until,
   }

@@ -5,10 +5,12 @@ import { journalFrom } from '../journal/read.ts'
 import { ok, type Result } from '../result/result.ts'
 import { iso, MS_PER_DAY, MS_PER_HOUR } from '../time/zone.ts'
 import { coursesOf, unknownCoursesOf, type Course } from './course.ts'
-import { coursePlan, HORIZON_DAYS, isDrugPlan, type CoursePlan, type DrugPlan } from './plan.ts'
+import { coursePlan, HORIZON_DAYS, isDrugPlan, type CoursePlan } from './plan.ts'
 import type { Restart } from './record.ts'
 import type { CourseStanding, StandingInput, StandingOutput } from './standing.schema.ts'
 import type { CourseTask } from './tasks.ts'
+import type { DosesState } from './tracks/doses.ts'
+import type { ElapsedState } from './tracks/elapsed.ts'
 import type { FishlessState } from './tracks/fishless.ts'
 import { isTested } from './tracks/level.ts'
 import { watchDays } from './tracks/watch.ts'
@@ -44,10 +46,13 @@ const COUNT_STATES: Record<HoldCount['state'], Count['state']> = {
   complete: 'full',
 }
 
-/** What set the count of the level to zero, in order: levels under the range, gaps that are too long, what came in. */
-function heldRestarts({ breaks, gaps, restarts }: HoldCount): Count['restarts'] {
+/**
+ * What set the count of a level to zero, in order: levels beyond the range, gaps that are too long, what came in.
+ * @param breakRule the rule that a break is of
+ */
+function heldRestarts({ breaks, gaps, restarts }: HoldCount, breakRule: string): Count['restarts'] {
   return [
-    ...breaks.filter(({ isReckoned }) => !isReckoned).map(({ from }) => ({ ms: from, why: 'level-low' })),
+    ...breaks.filter(({ isReckoned }) => !isReckoned).map(({ from }) => ({ ms: from, why: breakRule })),
     ...gaps.filter(({ effect }) => effect === 'restart').map(({ from }) => ({ ms: from, why: 'level-unknown' })),
     ...restarts.map(({ at, event }) => ({ ms: at, why: RESTART_RULES[event] })),
   ]
@@ -55,9 +60,9 @@ function heldRestarts({ breaks, gaps, restarts }: HoldCount): Count['restarts'] 
     .map(({ ms, why }) => ({ at: iso(ms), why }))
 }
 
-function heldCount({ clock, facts }: DrugPlan): Count {
+function heldCount(track: string, clock: HoldCount, breakRule: string, proof: Count['proof']): Count {
   return {
-    track: 'held',
+    track,
     kind: 'hold',
     state: COUNT_STATES[clock.state],
     unit: 'h',
@@ -65,10 +70,36 @@ function heldCount({ clock, facts }: DrugPlan): Count {
     needs: clock.requiredHours,
     fullAt: clock.completesAt === null ? null : iso(clock.completesAt),
     basis: clock.state === 'complete' ? 'happened' : 'expected',
-    proof: isTested(facts) ? 'proven' : 'logged',
-    restarts: heldRestarts(clock),
+    proof,
+    restarts: heldRestarts(clock, breakRule),
   }
 }
+
+const dosesCount = ({ track, done, state, fullAt, restarts }: DosesState): Count => ({
+  track: track.id,
+  kind: 'rounds',
+  state,
+  unit: 'rounds',
+  has: done.length,
+  needs: track.need,
+  fullAt: fullAt === null ? null : iso(fullAt),
+  basis: state === 'full' ? 'happened' : 'expected',
+  proof: 'logged',
+  restarts: restarts.map(({ at, why }) => ({ at: iso(at), why })),
+})
+
+const elapsedCount = ({ track, days, needsDays, fullAt }: ElapsedState): Count => ({
+  track: track.id,
+  kind: 'hold',
+  state: days >= needsDays ? 'full' : 'running',
+  unit: 'h',
+  has: 24 * days,
+  needs: 24 * needsDays,
+  fullAt: iso(fullAt),
+  basis: days >= needsDays ? 'happened' : 'expected',
+  proof: 'logged',
+  restarts: [],
+})
 
 const restartsOf = (restarts: RoundsState['restarts']): Count['restarts'] =>
   restarts.map(({ at, why }) => ({ at: iso(at), why }))
@@ -146,17 +177,23 @@ function countsOf(plan: CoursePlan, until: number): Count[] {
   return plan.course.definition.tracks.flatMap((track): Count[] => {
     if (track.kind === 'series') return []
     if (track.kind === 'rounds') {
+      if (track.of === 'dose') return plan.doses.filter((one) => one.track.id === track.id).map(dosesCount)
       if (!plan.rounds) return []
       return track.of === 'move' ? [movesCount(plan.rounds)] : plan.rounds.baths ? [bathsCount(plan.rounds.baths)] : []
     }
     if (track.by === 'no-fish') return plan.fishless ? [fishlessCount(plan.fishless)] : []
     if (track.by === 'no-signs') return [watchCount(plan, until)]
-    return isDrugPlan(plan) ? [heldCount(plan)] : []
+    if (track.by === 'elapsed') return plan.elapsed ? [elapsedCount(plan.elapsed)] : []
+    if (track.by === 'salinity')
+      return plan.salinity ? [heldCount(track.id, plan.salinity.clock, 'salinity-high', 'proven')] : []
+    return isDrugPlan(plan)
+      ? [heldCount(track.id, plan.clock, 'level-low', isTested(plan.facts) ? 'proven' : 'logged')]
+      : []
   })
 }
 
 function taskStanding(task: CourseTask, rules: CoursePlan['rules']): StandingTask {
-  const { dose, change, session, bath } = task
+  const { dose, change, session, bath, food } = task
   // A task tells what it waits for in words.
   const waitsFor = (task.waitsFor ?? []).map((words) => rules.find(({ rule }) => rule === words)?.id ?? words)
   const isWatched = task.act === 'close' && task.step === 'close' && task.notAfter - task.best === 7 * MS_PER_DAY
@@ -173,7 +210,9 @@ function taskStanding(task: CourseTask, rules: CoursePlan['rules']): StandingTas
           ? { value: change.litres, unit: 'L', ...(change.toMgPerL > 0 && { makes: change.toMgPerL }) }
           : bath?.litres != null && bath.amountPerL !== null && bath.unit !== null
             ? { value: bath.amountPerL * bath.litres, unit: bath.unit, makes: bath.mgPerL }
-            : null
+            : food
+              ? { value: food.mgPerG, unit: 'mg/g' }
+              : null
   return {
     id: task.id,
     step: task.step,
@@ -192,11 +231,13 @@ function taskStanding(task: CourseTask, rules: CoursePlan['rules']): StandingTas
 function anchorsOf(plan: CoursePlan, counts: readonly Count[]): CourseStanding['anchors'] {
   const { course, observation, rounds } = plan
   const begun: Record<string, number | null> = {
-    held: isDrugPlan(plan) ? plan.clock.runFrom : null,
+    held: isDrugPlan(plan) ? plan.clock.runFrom : (plan.salinity?.clock.runFrom ?? null),
     watch: observation?.from ?? null,
     moves: rounds?.zero ?? null,
     baths: rounds?.baths?.done[0] ?? null,
     fishless: plan.fishless?.begunAt ?? null,
+    days: course.startedAt,
+    ...Object.fromEntries(plan.doses.map(({ track, done }) => [track.id, done[0] ?? null])),
   }
   const isAhead = plan.phase === 'ahead'
   const anchors: CourseStanding['anchors'] = {
@@ -217,6 +258,8 @@ function stageOf(plan: CoursePlan, counts: readonly Count[]): CourseStanding['st
   if (plan.course.definition.kind === 'plan')
     return plan.rules.some(({ role, state }) => role === 'success' && state === 'holds') ? 'to-close' : 'treating'
   if (plan.fishless) return plan.fishless.state === 'full' ? 'to-close' : 'treating'
+  if (plan.course.definition.ends === 'doses')
+    return plan.doses.every(({ state }) => state === 'full') ? 'to-close' : 'treating'
   if (!plan.observation) return 'treating'
   return counts.find(({ track }) => track === 'watch')?.state === 'full' ? 'to-close' : 'watching'
 }

@@ -26,8 +26,9 @@ export function doseContent(task: CourseTask, course: Course, at: number): Conte
       taskId: task.id,
     }
   }
+  const ingredient = task.ingredient ?? course.dose?.agent
   if (
-    !course.dose ||
+    ingredient === undefined ||
     !dose ||
     dose.productId === null ||
     dose.amount === null ||
@@ -37,13 +38,34 @@ export function doseContent(task: CourseTask, course: Course, at: number): Conte
     return null
   return {
     ...shared,
-    ingredient: course.dose.agent,
+    ingredient,
     productId: dose.productId,
     amount: Number(dose.amount.toPrecision(8)),
     unit: dose.unit,
     massMg: (dose.makesMgPerL - dose.fromMgPerL) * dose.volumeL,
+    // The held drug's doses are its course's by their agent; all others say whose they are.
+    ...(task.ingredient !== undefined && { courseId: course.id, taskId: task.id }),
   }
 }
+
+/**
+ * The medicated meal of a task as the journal keeps it.
+ * @param foodG g of food
+ */
+export const foodContent = (task: CourseTask, course: Course, at: number, foodG: number): ContentOf<'feed'> | null =>
+  task.food && foodG > 0
+    ? {
+        kind: 'feed',
+        happened: iso(at),
+        tankId: task.tankId,
+        ...(task.animalIds && task.animalIds.length > 0 && { animalIds: [...task.animalIds] }),
+        foodG,
+        ingredient: task.food.ingredient,
+        mgPerG: task.food.mgPerG,
+        courseId: course.id,
+        taskId: task.id,
+      }
+    : null
 
 /**
  * The bath of a task as the journal keeps it.
@@ -96,7 +118,17 @@ export function taskContents(journal: Journal, task: CourseTask, course: Course,
     return [{ kind: 'gear-clean', happened, tankId, how: 'bleached', courseId: course.id, taskId: task.id }]
   switch (task.act) {
     case 'change':
-      return task.change ? [{ kind: 'water-change', happened, tankId, litres: task.change.litres }] : []
+      return task.change
+        ? [
+            {
+              kind: 'water-change',
+              happened,
+              tankId,
+              litres: task.change.litres,
+              ...(task.change.salinity && { replacement: { salinityPsu: task.change.salinity.replacementPsu } }),
+            },
+          ]
+        : []
     case 'look':
       return [
         {

@@ -2,6 +2,7 @@ import type { Act } from '../catalogue/courses/definitions.ts'
 import { byUrgency, type Task } from '../schedule/task.ts'
 import type { PlannedBath } from './amounts/planned-bath.ts'
 import type { PlannedChange, PlannedDose } from './amounts/planned-dose.ts'
+import type { PlannedFood } from './amounts/planned-food.ts'
 import type { PlannedSession } from './amounts/planned-session.ts'
 
 /** Something due in a course, worked out from its definition and the journal. */
@@ -12,7 +13,10 @@ export interface CourseTask extends Task {
   /** Step of the definition. */
   step: string
   act: Act
+  /** Of a dose that is not of the course's held drug. */
+  ingredient?: string
   dose?: PlannedDose
+  food?: PlannedFood
   change?: PlannedChange
   bath?: PlannedBath
   session?: PlannedSession

@@ -6,12 +6,15 @@ import { tankById } from '../household/tanks.ts'
 import type { Journal } from '../journal/journal.ts'
 import { MS_PER_DAY, MS_PER_HOUR } from '../time/zone.ts'
 import { dayAs, momentBeside, spanText } from '../time/words.ts'
-import { capital } from '../words/numbers.ts'
+import { capital, plural } from '../words/numbers.ts'
+import type { DrugCourse } from './course.ts'
 import type { RuleState } from './rules/rules.ts'
 import { drugWord, type DrugState } from './steps/step-input.ts'
 import type { CourseTask } from './tasks.ts'
-import { GAP_HOURS } from './tracks/hold.ts'
+import { GAP_HOURS, type HoldCount } from './tracks/hold.ts'
+import type { DosesState } from './tracks/doses.ts'
 import type { RoundsState } from './tracks/rounds.ts'
+import { gravityOfPsu, type SalinityState } from './tracks/salinity.ts'
 import type { CourseRecord, Restart } from './record.ts'
 import type { Observation } from './tracks/watch.ts'
 import type { Watched } from './watched.ts'
@@ -29,12 +32,16 @@ interface WarningInput {
   facts: CourseRecord
   drug: DrugState | null
   rounds: RoundsState | null
+  salinity: SalinityState | null
+  doses: readonly DosesState[]
   rules: readonly RuleState[]
   tasks: readonly CourseTask[]
   seen: Watched
   observation: Observation | null
 }
 type DrugWarningInput = WarningInput & DrugState
+/** What the sentences on gaps and restarts of any held level need. */
+type HoldWarningInput = Pick<WarningInput, 'facts' | 'settings' | 'journal'> & { clock: HoldCount }
 
 /** How long a death without a cause is told: as long as it extends the watch, quarantine.md 7.4. */
 const DEATH_DAYS = 14
@@ -77,7 +84,7 @@ function breakSentence({ facts, clock, settings }: DrugWarningInput): CourseWarn
   }
 }
 
-function gapSentence({ clock, facts, settings }: DrugWarningInput): CourseWarning | null {
+function gapSentence({ clock, facts, settings }: HoldWarningInput): CourseWarning | null {
   const gap = clock.gaps.at(-1)
   if (!gap || (!gap.open && (clock.runFrom === null || gap.to < clock.runFrom))) return null
   const hours = spanText(gap.hours)
@@ -101,7 +108,7 @@ function gapSentence({ clock, facts, settings }: DrugWarningInput): CourseWarnin
   }
 }
 
-function restartSentences({ clock, facts, settings, journal }: DrugWarningInput): CourseWarning[] {
+function restartSentences({ clock, facts, settings, journal }: HoldWarningInput): CourseWarning[] {
   const restartWords = (event: Restart['event'], animalId: string | undefined): string => {
     const animal = animalId === undefined ? null : animalById(journal, animalId)
     if (!animal) return RESTART_WORDS[event]
@@ -114,7 +121,7 @@ function restartSentences({ clock, facts, settings, journal }: DrugWarningInput)
       ? {
           id: 'carbon-left-in',
           tone: 'act',
-          text: `Carbon or resin is running in this water: it takes the ${drugWord(facts.course)} out, and nothing counts until it is removed.`,
+          text: `Carbon or resin is running in this water: it takes the ${facts.course.dose ? drugWord(facts.course as DrugCourse) : 'medicine'} out, and nothing counts until it is removed.`,
         }
       : {
           id: RESTART_IDS[event],
@@ -190,19 +197,17 @@ function newcomerWords(journal: Journal, facts: CourseRecord, at: number): strin
   return animal ? `${animalLabel(animal)} came into the water` : 'a new fish came into the water'
 }
 
-/** Stop, escalate and success rules of a plan that hold. */
-const planSentences = ({ rules, facts }: WarningInput): CourseWarning[] =>
-  facts.course.definition.kind !== 'plan'
-    ? []
-    : rules.flatMap((rule): CourseWarning[] => {
-        if (rule.state !== 'holds') return []
-        const after = rule.then === undefined ? '' : `: ${rule.then}`
-        if (rule.role === 'stop') return [{ id: rule.id, tone: 'act', text: `Stop, ${rule.rule}${after}.` }]
-        if (rule.role === 'escalate') return [{ id: rule.id, tone: 'soon', text: `${capital(rule.rule)}${after}.` }]
-        if (rule.role === 'success')
-          return [{ id: rule.id, tone: 'soon', text: `Reached: ${rule.rule}. The plan can be finished.` }]
-        return []
-      })
+/** Stop, escalate and success rules that hold: a plan has them, and the school against uronema. */
+const planSentences = ({ rules }: WarningInput): CourseWarning[] =>
+  rules.flatMap((rule): CourseWarning[] => {
+    if (rule.state !== 'holds') return []
+    const after = rule.then === undefined ? '' : `: ${rule.then}`
+    if (rule.role === 'stop') return [{ id: rule.id, tone: 'act', text: `Stop, ${rule.rule}${after}.` }]
+    if (rule.role === 'escalate') return [{ id: rule.id, tone: 'soon', text: `${capital(rule.rule)}${after}.` }]
+    if (rule.role === 'success')
+      return [{ id: rule.id, tone: 'soon', text: `Reached: ${rule.rule}. The plan can be finished.` }]
+    return []
+  })
 
 /** What cannot be kept while nobody is at home. */
 function awaySentence({ tasks }: WarningInput): CourseWarning | null {
@@ -214,6 +219,74 @@ function awaySentence({ tasks }: WarningInput): CourseWarning | null {
         tone: 'soon',
         text: `Nobody is at home for: ${[...new Set(lost.map(({ title }) => title))].join('; ')}. Somebody has to stand in, or the course begins later.`,
       }
+}
+
+/** A low salinity that rose, fell too far, or is not read. */
+function salinitySentences(input: WarningInput): CourseWarning[] {
+  const { salinity, facts, settings } = input
+  if (!salinity) return []
+  const { clock, psu, limits } = salinity
+  const when = (at: number) => momentBeside(at, facts.now, settings.clock)
+  const warnings: (CourseWarning | null)[] = []
+  const last = clock.breaks.at(-1)
+  if (last && clock.state !== 'complete')
+    warnings.push({
+      id: 'salinity-high',
+      tone: 'act',
+      text:
+        last.to === null
+          ? `The specific gravity is over 1.010 since ${when(last.from)}${psu === null ? '' : `, ${gravityOfPsu(psu).toFixed(4)} now`}: parasites live again. The days start over once it is back: swap for fresh water, and fill up what evaporates twice a day.`
+          : `The specific gravity was over 1.010 for about ${spanText((last.to - last.from) / MS_PER_HOUR)} ${when(last.from)}.${clock.runFrom === null ? '' : ` The days began again ${when(clock.runFrom)}.`}`,
+    })
+  if (psu !== null && clock.state !== 'not-started' && clock.state !== 'complete' && psu < limits.low - 1e-9)
+    warnings.push({
+      id: 'salinity-low',
+      tone: 'soon',
+      text: `The specific gravity is ${gravityOfPsu(psu).toFixed(4)}, under 1.008: the days go on, but it costs the fish and the filter. Bring it to 1.009 with a little salt water.`,
+    })
+  const held = { ...input, clock }
+  warnings.push(gapSentence(held), ...restartSentences(held))
+  return warnings.filter((warning) => warning !== null)
+}
+
+/** Doses that came too late, too early or too weak. */
+function doseSentences({ doses, facts, settings }: WarningInput): CourseWarning[] {
+  const when = (at: number) => momentBeside(at, facts.now, settings.clock)
+  return doses.flatMap((state): CourseWarning[] => {
+    if (state.state === 'full') return []
+    const { track, missed, notCounted } = state
+    const [least, best, most] = track.apart[0]!
+    const warnings: CourseWarning[] = []
+    const last = state.restarts.at(-1)
+    if (state.state === 'broken')
+      warnings.push({
+        id: 'deworm-spacing',
+        tone: 'act',
+        text: `The second round was due ${spanText(least)} to ${spanText(most)} after the first and was not given: what hatched has laid eggs by now. Both are done again, the first at once, the second ${spanText(best)} later.`,
+      })
+    else if (last && state.done.length < track.need)
+      warnings.push({
+        id: 'deworm-spacing',
+        tone: 'soon',
+        text: `The round ${when(last.at)} came ${spanText(last.hoursOff)} late: what had hatched had laid eggs. It counts as the first of a new pair; the second is due ${when(last.at + best * MS_PER_HOUR)}.`,
+      })
+    if (missed > 0)
+      warnings.push({
+        id: 'missed-redose',
+        tone: 'soon',
+        text: `${capital(plural(missed, 'dose'))} of ${track.name} missed: as many more at the end${state.fullAt === null ? '' : `, the last ${when(state.fullAt)}`}.`,
+      })
+    if (notCounted && (state.done.at(-1) ?? -Infinity) < notCounted.at)
+      warnings.push({
+        id: 'dose-not-counted',
+        tone: 'soon',
+        text:
+          notCounted.why === 'weak'
+            ? `The dose ${when(notCounted.at)} was weaker or shorter than its row of the doses: it does not count.`
+            : `The dose ${when(notCounted.at)} came sooner than ${spanText(least)} after the one before: it does not count, and the next keeps its time.`,
+      })
+    return warnings
+  })
 }
 
 /** Everything that changes what to do in a course, most pressing first. */
@@ -228,7 +301,12 @@ export function warningsOf(input: WarningInput): CourseWarning[] {
       tone: 'act',
       text: `The net volume of ${tank?.name ?? 'this tank'} is not worked out: nothing can be dosed until its sheet is filled in.`,
     })
-  warnings.push(...planSentences(input), ...(observation ? [] : roundSentences(input)), awaySentence(input))
+  warnings.push(
+    ...planSentences(input),
+    ...(observation ? [] : [...roundSentences(input), ...salinitySentences(input)]),
+    ...doseSentences(input),
+    awaySentence(input),
+  )
   if (!observation && drug) {
     const drugInput = { ...input, ...drug }
     warnings.push(breakSentence(drugInput), gapSentence(drugInput), ...restartSentences(drugInput))

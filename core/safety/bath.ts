@@ -1,9 +1,12 @@
 import { ingredientById } from '../catalogue/ingredient.ts'
 import { DOSES } from '../catalogue/treatments/treatments.ts'
-import { animalById } from '../household/animals.ts'
+import { animalById, animalLabel } from '../household/animals.ts'
 import { partById } from '../household/parts.ts'
+import { DEFAULT_SETTINGS, settingsOf } from '../household/settings.ts'
 import type { ContentOf } from '../journal/entry.ts'
 import type { Journal } from '../journal/journal.ts'
+import { MS_PER_DAY, MS_PER_HOUR } from '../time/zone.ts'
+import { measureText } from '../words/measure.ts'
 import { sensitivityConcerns, type Concern } from './concerns.ts'
 
 /** Iodine dips of corals: outbreaks.md 6.2, 5–10 min, 15 at the bench's hard stop. */
@@ -17,8 +20,9 @@ const SLACK = 1e-6
  */
 export function bathConcerns(journal: Journal, bath: ContentOf<'bath'>): Concern[] {
   const name = ingredientById(bath.ingredient)?.name ?? bath.ingredient
+  // Of what is dosed by volume a thousandth of a millilitre is counted as a milligram.
   const rows = DOSES.filter(
-    ({ agent, route, unit }) => agent === bath.ingredient && route === 'bath' && unit === 'mg/L',
+    ({ agent, route, unit }) => agent === bath.ingredient && route === 'bath' && (unit === 'mg/L' || unit === 'µL/L'),
   )
   const concerns: Concern[] = []
   if (bath.massMg === undefined)
@@ -36,7 +40,7 @@ export function bathConcerns(journal: Journal, bath: ContentOf<'bath'>): Concern
       concerns.push({
         rule: 'over-band',
         severity: 'block',
-        what: `That makes ${Number(makes.toPrecision(3))} mg/L`,
+        what: `That makes ${Number(makes.toPrecision(3))} ${rows[0]!.unit}`,
         reason: `over the ${high} that the handbook’s baths of ${name} reach`,
         override: 'reason',
       })
@@ -57,6 +61,8 @@ export function bathConcerns(journal: Journal, bath: ContentOf<'bath'>): Concern
   const gone = (bath.partIds ?? []).find((id) => partById(journal, id) === null)
   return [
     ...concerns,
+    ...bathAfterBath(journal, bath),
+    ...formalinConcerns(journal, bath),
     ...sensitivityConcerns(animals, { agent: bath.ingredient, ...(rows[0] && { dose: rows[0] }) }),
     ...(gone === undefined
       ? []
@@ -70,4 +76,74 @@ export function bathConcerns(journal: Journal, bath: ContentOf<'bath'>): Concern
           },
         ]),
   ]
+}
+
+/** Formalin and peroxide react: one bath and the other on the same fish at least so long apart, quarantine.md 6 (EA). */
+const APART_HOURS = 48
+const REACTING: Readonly<Record<string, string>> = { formalin: 'peroxide', peroxide: 'formalin' }
+
+function bathAfterBath(journal: Journal, bath: ContentOf<'bath'>): Concern[] {
+  const other = REACTING[bath.ingredient]
+  if (other === undefined) return []
+  const at = Date.parse(bath.happened)
+  const met = journal
+    .ofKind('bath')
+    .find(
+      (line) =>
+        line.content.ingredient === other &&
+        Math.abs(line.at - at) < APART_HOURS * MS_PER_HOUR &&
+        line.content.animalIds.some((id) => bath.animalIds.includes(id)),
+    )
+  return met
+    ? [
+        {
+          rule: 'formalin-peroxide',
+          severity: 'block',
+          what: `a bath of ${ingredientById(other)?.name ?? other} within ${APART_HOURS} h on the same fish`,
+          reason: `they react, and both burn the gills: at least ${APART_HOURS} h between the two`,
+          override: 'reason-and-vet',
+        },
+      ]
+    : []
+}
+
+/** Rows formalin-warm and formalin-sore of quarantine.md 6. */
+const WARM_C = 27
+const SORE_DAYS = 7
+
+function formalinConcerns(journal: Journal, bath: ContentOf<'bath'>): Concern[] {
+  if (bath.ingredient !== 'formalin') return []
+  const at = Date.parse(bath.happened)
+  const { units } = settingsOf(journal) ?? DEFAULT_SETTINGS
+  const concerns: Concern[] = []
+  if (bath.temperatureC !== undefined && bath.temperatureC > WARM_C)
+    concerns.push({
+      rule: 'formalin-warm',
+      severity: 'block',
+      what: `the bath is ${measureText(bath.temperatureC, '°C', units, 3)}`,
+      reason: `over ${measureText(WARM_C, '°C', units, 3)} its poison and the want of oxygen rise together`,
+      override: 'reason-and-vet',
+    })
+  for (const id of bath.animalIds) {
+    const animal = animalById(journal, id)
+    const isSore = journal
+      .about(`animal:${id}`)
+      .some(
+        ({ content, struck, at: seen }) =>
+          !struck &&
+          content.kind === 'sighting' &&
+          seen <= at &&
+          at - seen < SORE_DAYS * MS_PER_DAY &&
+          content.signs.some(({ sign, present }) => sign === 'open-ulcer' && present),
+      )
+    if (animal && isSore)
+      concerns.push({
+        rule: 'formalin-sore',
+        severity: 'caution',
+        what: `${animalLabel(animal)} has an open sore`,
+        reason: 'pain, and more of it is taken up: the low end of the range',
+        override: 'confirm',
+      })
+  }
+  return concerns
 }

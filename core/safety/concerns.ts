@@ -258,6 +258,8 @@ export function concernsOf(journal: Journal, proposed: Content, asking: Asking):
       return gathered(doseConcerns(journal, proposed, at, asking))
     case 'bath':
       return gathered(bathConcerns(journal, proposed))
+    case 'feed':
+      return gathered(feedConcerns(journal, proposed, at, asking))
     case 'equipment':
       return gathered(equipmentConcerns(journal, proposed, at, asking))
     case 'arrival': {
@@ -296,6 +298,19 @@ function doseConcerns(journal: Journal, dose: ContentOf<'dose'>, at: number, { n
   }
   const level = levelConcerns(journal, dose, water, at, except)
   return [...level, ...agentConcerns(treatment, water), ...sensitivityConcerns(water.residents, treatment)]
+}
+
+/** Medicine in food ends in the water: what lives in it, and what else is in it, meets it. */
+function feedConcerns(journal: Journal, feed: ContentOf<'feed'>, at: number, { now, except }: Asking): Concern[] {
+  if (feed.ingredient === undefined) return []
+  const until = Math.max(at, Math.min(now, at + staysHours(feed.ingredient) * MS_PER_HOUR))
+  const water = waterBetween(journal, feed.tankId, at, until, except)
+  if (!water) return []
+  const treatment: Treatment = {
+    agent: feed.ingredient,
+    ...(feed.courseId !== undefined && { courseId: feed.courseId }),
+  }
+  return [...agentConcerns(treatment, water), ...sensitivityConcerns(water.residents, treatment)]
 }
 
 function equipmentConcerns(

@@ -1,11 +1,12 @@
-import { definitionById } from '../catalogue/courses/definitions.ts'
+import { definitionById, withChosenParts, type Definition } from '../catalogue/courses/definitions.ts'
 import { doseById } from '../catalogue/treatments/treatments.ts'
 import { coursesOf, startInWords } from '../courses/course.ts'
 import { tierOf } from '../courses/amounts/planned-session.ts'
 import { fullCourseName } from '../courses/names.ts'
+import { animalById } from '../household/animals.ts'
 import type { ContentOf } from '../journal/entry.ts'
 import type { Journal } from '../journal/journal.ts'
-import { treatmentConcerns, type Asking, type Concern } from './concerns.ts'
+import { sensitivityConcerns, treatmentConcerns, type Asking, type Concern } from './concerns.ts'
 
 /** What speaks against a course: its drug in that water, and another school for the same fish. */
 export function startConcerns(
@@ -34,7 +35,13 @@ export function startConcerns(
           ),
         )
       : []
-  const others = [...sameFishConcerns(journal, start, tankId, at), ...syringed]
+  const others = [
+    ...sameFishConcerns(journal, start, tankId, at),
+    ...syringed,
+    ...(definition
+      ? roundConcerns(journal, withChosenParts(definition, start.options ?? {}), start, { at, until, tankId })
+      : []),
+  ]
   if (!dose || definition?.drugs.length === 0) return others
   return [
     ...others,
@@ -78,4 +85,28 @@ function sameFishConcerns(
       reason: 'two schools cut across each other’s moves and counts: finish or stop the first',
       override: 'reason-and-vet' as const,
     }))
+}
+
+/**
+ * What speaks against a course's counts of doses and its low salinity, as the water stands. Baths are apart from the water: of
+ * them only what the fish do not tolerate counts.
+ */
+function roundConcerns(
+  journal: Journal,
+  { tracks }: Definition,
+  { courseId, animalIds }: ContentOf<'course-start'>,
+  { at, until, tankId }: { at: number; until: { until: number; except?: string }; tankId: string },
+): Concern[] {
+  return tracks.flatMap((track) => {
+    if (track.kind === 'hold' && track.by === 'salinity')
+      return treatmentConcerns(journal, tankId, { agent: 'hyposalinity', courseId }, at, until)
+    // What is dosed after the treatment goes into other water, and is asked about then.
+    if (track.kind !== 'rounds' || track.of !== 'dose' || track.first.after === 'watch') return []
+    const dose = doseById(track.dose)
+    if (!dose) return []
+    if (dose.route !== 'bath')
+      return treatmentConcerns(journal, tankId, { agent: dose.agent, dose, courseId }, at, until)
+    const fish = animalIds.flatMap((id) => animalById(journal, id) ?? [])
+    return sensitivityConcerns(fish, { agent: dose.agent, dose })
+  })
 }

@@ -64,6 +64,7 @@ export function doubtOf(journal: Journal, content: Content, asking: Asking): Dou
   const said =
     content.kind === 'dose' ||
     content.kind === 'bath' ||
+    content.kind === 'feed' ||
     content.kind === 'equipment' ||
     content.kind === 'move' ||
     content.kind === 'arrival'
@@ -75,7 +76,10 @@ export function doubtOf(journal: Journal, content: Content, asking: Asking): Dou
     said.has(rule) || (severity !== 'never' && before.has(rule) && !ONCE_ONLY.has(rule))
   return {
     asks: concerns.filter((concern) => concern.severity !== 'note' && !isAnswered(concern)),
-    tells: concerns.filter(({ severity }) => severity === 'note'),
+    // What was set aside before is not asked again, but still told: it is as true at the second dose.
+    tells: concerns.filter(
+      (concern) => concern.severity === 'note' || (isAnswered(concern) && !said.has(concern.rule)),
+    ),
   }
 }
 

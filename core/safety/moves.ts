@@ -3,6 +3,7 @@ import { isDrugRecord, recordOf } from '../courses/record.ts'
 import { countLevel } from '../courses/tracks/level.ts'
 import { setState } from '../courses/tracks/sets.ts'
 import { countRounds } from '../courses/tracks/rounds.ts'
+import { countSalinity } from '../courses/tracks/salinity.ts'
 import { courseById, coursesOf, type Course } from '../courses/course.ts'
 import { animalLabel, type Animal } from '../household/animals.ts'
 import { tankById } from '../household/tanks.ts'
@@ -15,11 +16,18 @@ const isRunningAt = ({ startedAt, ended }: Course, at: number): boolean =>
 
 const isFish = ({ group }: Pick<Animal, 'group'>): boolean => animalGroupById(group)?.kind === 'fish'
 
+/** Courses whose count a new fish sets back: quarantine.md 7.4. */
+const RESTARTED: ReadonlySet<string> = new Set(['school', 'fallow'])
+
 /** What a fish brings to a course that runs in the water it comes into: it is not of the course, and the count starts over. */
 export function newcomerConcerns(journal: Journal, tankId: string, animal: Animal, at: number): Concern[] {
   if (!isFish(animal)) return []
   return coursesOf(journal)
-    .filter((course) => course.tankId === tankId && isRunningAt(course, at) && !course.animalIds.includes(animal.id))
+    .filter(
+      ({ definition, tankId: where, animalIds }) =>
+        where === tankId && RESTARTED.has(definition.kind) && !animalIds.includes(animal.id),
+    )
+    .filter((course) => isRunningAt(course, at))
     .map(() => ({
       rule: 'new-fish',
       severity: 'caution' as const,
@@ -34,7 +42,9 @@ export function isCountFull(journal: Journal, courseId: string | undefined, at: 
   const course = courseId === undefined ? null : courseById(journal, courseId)
   if (!course) return false
   const record = recordOf(journal, course, at)
-  return isDrugRecord(record) ? countLevel(record).state === 'complete' : countRounds(record)?.doneAt != null
+  if (isDrugRecord(record)) return countLevel(record).state === 'complete'
+  const salinity = countSalinity(record)
+  return salinity ? salinity.clock.state === 'complete' : countRounds(record)?.doneAt != null
 }
 
 /** What is lost when an animal leaves a course before its end, and what it may carry where it goes. */

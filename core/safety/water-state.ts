@@ -231,6 +231,13 @@ function agentsBetween(journal: Journal, tankId: string, from: number, until: nu
   return [...agents.values()]
 }
 
+/** Whether a course that lowers the salinity runs in a tank. */
+const isLowered = (journal: Journal, tankId: string, from: number, until: number): boolean =>
+  coursesOf(journal).some(
+    ({ definition, tankId: where, startedAt, ended }) =>
+      definition.ends === 'raise' && where === tankId && startedAt <= until && (ended === null || ended.at > from),
+  )
+
 /** Whether a treatment of the whole water kills nitrifiers that matter here: a display, or rock or sand in the tank. */
 const hasLivingFilter = (tank: Tank): boolean => tank.role === 'display' || tank.role === 'frag' || hasRock(tank)
 
@@ -276,6 +283,7 @@ function contextsBetween(
     add('ctx-warm-or-low-oxygen', `oxygen is ${oxygen.toFixed(1)} mg/L`)
   if (salinity != null && salinity <= HYPOSALINE_PSU && tank.water === 'marine')
     add('hyposalinity', 'the water is hyposaline')
+  else if (isLowered(journal, tank.id, from, until)) add('hyposalinity', 'a course lowers the salinity of this water')
   if (agents.some(({ agent }) => agent === 'ammonia-binder'))
     add('ctx-ammonia-binder', agents.find(({ agent }) => agent === 'ammonia-binder')!.what)
   if (agents.some(({ agent }) => agent === 'dechlorinator'))

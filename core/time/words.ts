@@ -1,14 +1,25 @@
-import { format } from 'date-fns'
 import { dayText, MS_PER_DAY, MS_PER_HOUR, type Day, type ZoneClock } from './zone.ts'
 
-/** date-fns prints the browser's own calendar; a day is handed to it as that calendar's noon. */
-const asDate = (day: Day): Date => {
-  const utc = new Date(day * MS_PER_DAY)
-  return new Date(utc.getUTCFullYear(), utc.getUTCMonth(), utc.getUTCDate(), 12)
-}
+/** A day's parts by their tokens, as the platform prints them. American short months have three letters throughout. */
+const PARTS = {
+  EEEE: { weekday: 'long' },
+  EEE: { weekday: 'short' },
+  MMMM: { month: 'long' },
+  MMM: { month: 'short' },
+  yyyy: { year: 'numeric' },
+  d: { day: 'numeric' },
+} as const satisfies Record<string, Intl.DateTimeFormatOptions>
 
-/** A day by a date-fns pattern: `EEE d`, `EEEE`, `d MMMM`. */
-export const dayAs = (day: Day, pattern: string): string => format(asDate(day), pattern)
+const printers = new Map(
+  Object.entries(PARTS).map(([token, options]) => [
+    token,
+    new Intl.DateTimeFormat('en-US', { ...options, timeZone: 'UTC' }),
+  ]),
+)
+
+/** A day by a pattern of these tokens: `EEE d`, `EEEE`, `d MMMM yyyy`. */
+export const dayAs = (day: Day, pattern: string): string =>
+  pattern.replace(/EEEE|EEE|MMMM|MMM|yyyy|d/g, (token) => printers.get(token)!.format(day * MS_PER_DAY))
 
 const twoDigits = (value: number) => String(value).padStart(2, '0')
 
@@ -44,6 +55,13 @@ export function spanText(hours: number): string {
   if (whole < 24) return `${whole} h`
   const rest = whole % 24
   return rest === 0 ? `${whole / 24} d` : `${Math.floor(whole / 24)} d ${rest} h`
+}
+
+/** A countdown to the minute: "26 h 05 min", "40 min"; no more days than two are told in hours. */
+export function countdownText(hours: number): string {
+  const minutes = Math.max(0, Math.round(Math.abs(hours) * 60))
+  const [whole, rest] = [Math.floor(minutes / 60), minutes % 60]
+  return whole === 0 ? `${rest} min` : `${whole} h ${twoDigits(rest)} min`
 }
 
 /** Hours between two instants. */

@@ -1,17 +1,25 @@
 import { DEFINITIONS } from '../../core/catalogue/courses/definitions.ts'
-import type { Condition, Definition, Quantity, Step, Track } from '../../core/catalogue/courses/definition.ts'
+import type { Condition, Definition, Only, Quantity, Step, Track } from '../../core/catalogue/courses/definition.ts'
 
 const cell = (text: string): string => text.replaceAll('|', '\\|')
+
+const onlyWords = ({ only }: { only?: Only }): string => (only ? ` (${only.option}: ${only.is.join(', ')})` : '')
 
 function trackWords(track: Track): string {
   if (track.kind === 'series')
     return `series of ${track.measure}; expected at least ${track.expected
       .map(({ value, byDay }) => `${value} by day ${byDay}`)
       .join(', ')}; no response by day ${track.silentByDay}: something else`
+  if (track.kind === 'rounds' && track.of === 'dose')
+    return `rounds of ${track.dose}: ${track.need}, ${track.apart.map((hours) => hours.join('–')).join(', then ')} h apart (least, best, most); the first ${track.first.hours.join('–')} h after ${typeof track.first.after === 'string' ? `the ${track.first.after}` : `${track.first.after.full} is full`}; a late one ${track.missed === 'redo' ? 'begins a new pair' : 'ends the count later'}`
   if (track.kind === 'rounds')
     return track.of === 'move'
       ? `rounds of moves: at most ${track.rule.maxIntervalHours} h apart, ${track.rule.minTransfers} at least, ${track.rule.minTotalHours} h in all; a late one becomes hour 0`
       : `rounds of baths: ${track.need}, ${track.apartHours.join('–')} h apart (least, best, most), each followed by a move within ${track.moveWithinHours} h; a pair that is off is done again`
+  if (track.by === 'salinity')
+    return `hold of the salinity for ${track.days} days, broken over ${track.high} alone; aim ${track.target}, under ${track.low} is a warning`
+  if (track.by === 'elapsed') return `${track.days} whole local days from the start`
+  if (track.by === 'no-fish') return `hold of ${track.days} whole local days without fish, logged`
   return track.by === 'drug'
     ? `hold of the drug’s range for ${track.days} days: proven by readings, or logged where no test exists`
     : `hold without signs for ${track.days} days, logged`
@@ -64,13 +72,13 @@ ${drugs.length > 0 ? `- option \`drug\`: ${drugs.map((one, i) => `\`${one}\`${i 
     .join('')}
 ${table(
   ['track', 'what'],
-  tracks.map((track) => [`\`${track.id}\``, trackWords(track)]),
+  tracks.map((track) => [`\`${track.id}\`${onlyWords(track)}`, trackWords(track)]),
 )}
 
 ${table(
   ['step', 'act', 'when', 'what', 'waits for'],
   steps.map((step) => [
-    `\`${step.id}\``,
+    `\`${step.id}\`${onlyWords(step)}`,
     step.act,
     dueWords(step),
     step.title,
@@ -80,7 +88,13 @@ ${table(
 
 ${table(
   ['rule', 'role', 'in words', 'condition', 'then'],
-  rules.map((rule) => [`\`${rule.id}\``, rule.role, rule.says, conditionWords(rule.when), rule.then ?? '']),
+  rules.map((rule) => [
+    `\`${rule.id}\`${onlyWords(rule)}`,
+    rule.role,
+    rule.says,
+    conditionWords(rule.when),
+    rule.then ?? '',
+  ]),
 )}
 `
 }

@@ -59,7 +59,7 @@ const VIEWS: readonly View[] = [
   },
   { name: 'ledger-night', path: '/', look: 'night', device: 'desk' },
   { name: 'ledger-phone', path: '/', look: 'night', device: 'phone' },
-  { name: 'ledger-form', path: '/?tank=quar&form=reading', look: 'paper', device: 'desk' },
+  { name: 'fallow', path: '/courses/frags-fallow', look: 'paper', device: 'desk' },
   { name: 'course-paper', path: '/courses/copper-quar', look: 'paper', device: 'desk' },
   { name: 'course-plan', path: '/courses/staghorn', look: 'paper', device: 'desk' },
   { name: 'course-phone', path: '/courses/copper-quar', look: 'night', device: 'phone' },
@@ -69,7 +69,7 @@ const VIEWS: readonly View[] = [
   { name: 'dose', path: '/dose?tank=quar&volumeL=64.75&current=2.04&target=2.25', look: 'paper', device: 'desk' },
   { name: 'dose-phone', path: '/dose/peroxide?tank=hall&percent=12', look: 'night', device: 'phone' },
   { name: 'handbook', path: '/handbook/conditions#marine-velvet', look: 'paper', device: 'desk' },
-  { name: 'handbook-phone', path: '/handbook?q=palytoxin', look: 'night', device: 'phone' },
+  { name: 'compare', path: '/courses/compare?tank=quar', look: 'paper', device: 'desk' },
   { name: 'plan', path: '/arrivals/box/box-tomorrow/plan', look: 'paper', device: 'desk', before: measureBag },
   {
     name: 'plan-phone',

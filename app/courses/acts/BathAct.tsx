@@ -1,26 +1,20 @@
 import { useState } from 'react'
+import { ingredientById } from '../../../core/catalogue/ingredient.ts'
 import { bathAmount } from '../../../core/courses/amounts/planned-bath.ts'
 import { bathContent } from '../../../core/courses/task-contents.ts'
-import { typedNumber } from '../../../core/numbers/typed.ts'
 import { litresFrom } from '../../../core/words/quantities.ts'
 import { shownFigure, shownUnit } from '../../../core/words/measure.ts'
 import { figures } from '../../../core/words/numbers.ts'
 import { FigureField } from '../../fields/plain.tsx'
 import type { Problem } from '../../fields/shell.tsx'
-import { figureTyped } from '../../fields/figure-text.ts'
 import { thisInstant, useNow } from '../../frame/now.tsx'
 import { useKeeping, UnkeptNote } from '../../journal/keeping.tsx'
 import { useHousehold } from '../../journal/provider.tsx'
 import { Button, ButtonLink, PrimaryButton } from '../../look/buttons.ts'
 import { Bar, Figure, Line, Small } from '../../look/text.ts'
 import { DoubtList, useDoubts } from '../../safety/Doubts.tsx'
-import type { ActProps } from './TaskAct.tsx'
-
-/** The number in a field; null where there is none. */
-function numberIn(text: string): number | null {
-  const read = typedNumber(figureTyped(text))
-  return 'value' in read ? read.value : null
-}
+import { numberIn } from '../../fields/number-in.ts'
+import type { ActProps } from './act-props.ts'
 
 /** A bath: its caution, how much of the product the tub's litres take, and how long they were in. */
 export function BathAct({ plan, task, next }: ActProps) {
@@ -46,7 +40,7 @@ export function BathAct({ plan, task, next }: ActProps) {
     if (minutes === null || !(minutes > 0))
       found['minutes'] = { message: `minutes, ${bath.minutes[0]} by the handbook` }
     else if (minutes > bath.minutes[1])
-      found['minutes'] = { message: `at most ${bath.minutes[1]} min: longer burns the gills` }
+      found['minutes'] = { message: `at most ${bath.minutes[1]} min: longer harms the gills` }
     setProblems(found)
     const kept = content(thisInstant())
     if (Object.keys(found).length === 0 && kept) await keep(doubts.answered([kept]))
@@ -56,7 +50,9 @@ export function BathAct({ plan, task, next }: ActProps) {
       <Bar $tone="act">{task.caution}</Bar>
       {bath.productId === null ? (
         <div>
-          <ButtonLink href="/shelf">Choose peroxide on the shelf, and in the course</ButtonLink>
+          <ButtonLink href="/shelf">
+            Choose {ingredientById(bath.ingredient)?.name ?? 'a product'} on the shelf, and in the course
+          </ButtonLink>
         </div>
       ) : (
         <>
@@ -81,12 +77,15 @@ export function BathAct({ plan, task, next }: ActProps) {
               <Figure $size={26}>
                 {figures(measured.amount, 4)} {bath.unit}
               </Figure>{' '}
-              → {figures(measured.makesMgPerL, 3)} mg/L in new salt water of the same temperature
+              → {figures(measured.makesMgPerL, 3)} {bath.levelUnit} in new water of the same temperature and salinity
             </Small>
           )}
           <DoubtList doubts={doubts} />
           <Line>
-            <Do onPress={() => void send()} isDisabled={busy || !doubts.isClear || task.state === 'ahead'}>
+            <Do
+              onPress={() => void send()}
+              isDisabled={busy || !doubts.isClear || task.state === 'ahead' || task.waitsFor !== undefined}
+            >
               Log the bath
             </Do>
           </Line>

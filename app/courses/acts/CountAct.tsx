@@ -9,7 +9,7 @@ import { useKeeping, UnkeptNote } from '../../journal/keeping.tsx'
 import { useHousehold } from '../../journal/provider.tsx'
 import { Button, ButtonLink, PrimaryButton } from '../../look/buttons.ts'
 import { Line, Small } from '../../look/text.ts'
-import type { ActProps } from './TaskAct.tsx'
+import type { ActProps } from './act-props.ts'
 
 const Row = styled.div`
   display: flex;

@@ -6,14 +6,14 @@ import { useKeeping, UnkeptNote } from '../../journal/keeping.tsx'
 import { Bar, Line, Small } from '../../look/text.ts'
 import { Button, ButtonLink, PlainButton, PrimaryButton } from '../../look/buttons.ts'
 import { DoubtList, useDoubts } from '../../safety/Doubts.tsx'
-import type { ActProps } from './TaskAct.tsx'
+import type { ActProps } from './act-props.ts'
 
 /** A dose: its caution first, then the button with the amount; what must never meet it stops it. */
 export function DoseAct({ plan, task, next, onForm }: ActProps) {
   const now = useNow()
   const { keep, busy, unkept } = useKeeping()
   const { course } = plan
-  const agent = course.dose?.agent ?? course.definition.products[0]?.ingredient ?? ''
+  const agent = task.ingredient ?? course.dose?.agent ?? course.definition.products[0]?.ingredient ?? ''
   const ingredient = ingredientById(agent)
   const content = doseContent(task, course, now)
   const doubts = useDoubts(content ? [content] : [])
@@ -25,8 +25,9 @@ export function DoseAct({ plan, task, next, onForm }: ActProps) {
   return (
     <>
       <Bar $tone="soon">
-        {task.caution ?? ingredient?.caution} Follow the label
-        {course.dose ? '; ask a licensed aquatic veterinarian for weak or scaleless fish' : ''}.
+        {task.caution ?? ingredient?.caution} {task.caution === undefined ? '' : (ingredient?.law ?? '')} Follow the
+        label
+        {course.dose || task.ingredient ? '; ask a licensed aquatic veterinarian for weak or scaleless fish' : ''}.
       </Bar>
       <DoubtList doubts={doubts} />
       {task.dose?.belowMeasurable ? (

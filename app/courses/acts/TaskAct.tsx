@@ -2,8 +2,6 @@ import { lazy, Suspense, type ReactNode } from 'react'
 import type { Act } from '../../../core/catalogue/courses/definitions.ts'
 import { TRANSFER_RULES } from '../../../core/catalogue/treatments/transfer-rules.data.ts'
 import { taskContents } from '../../../core/courses/task-contents.ts'
-import type { CoursePlan } from '../../../core/courses/plan.ts'
-import type { CourseTask } from '../../../core/courses/tasks.ts'
 import { wordContent } from '../../../core/schedule/task.ts'
 import { tankById } from '../../../core/household/tanks.ts'
 import { timeOf } from '../../../core/time/words.ts'
@@ -16,20 +14,12 @@ import { Bar, Line, Small } from '../../look/text.ts'
 import { DoubtList, useDoubts } from '../../safety/Doubts.tsx'
 import { ReadInPlace } from '../ReadInPlace.tsx'
 import { DoseAct } from './DoseAct.tsx'
-
-/** Forms of the ledger that a card may open. */
-export type FormName = 'dose' | 'sighting' | 'water-change' | 'reading' | 'move'
+import { LookAct } from './LookAct.tsx'
+import type { ActProps } from './act-props.ts'
 
 const LazyBath = lazy(async () => ({ default: (await import('./BathAct.tsx')).BathAct }))
+const LazyFeed = lazy(async () => ({ default: (await import('./FeedAct.tsx')).FeedAct }))
 const LazyCount = lazy(async () => ({ default: (await import('./CountAct.tsx')).CountAct }))
-
-export interface ActProps {
-  plan: CoursePlan
-  task: CourseTask
-  /** Whether it is the one to do next: its button stands out. */
-  next: boolean
-  onForm: (form: FormName) => void
-}
 
 /** The doing of each act. A test asks for one an act. */
 export const ACTS: Record<Act, (props: ActProps) => ReactNode> = {
@@ -39,7 +29,11 @@ export const ACTS: Record<Act, (props: ActProps) => ReactNode> = {
       <LazyBath {...props} />
     </Suspense>
   ),
-  feed: TickAct,
+  feed: (props) => (
+    <Suspense fallback={null}>
+      <LazyFeed {...props} />
+    </Suspense>
+  ),
   change: ChangeAct,
   read: ReadAct,
   count: (props) => (
@@ -100,28 +94,21 @@ function ChangeAct(props: ActProps) {
     )
   return (
     <>
-      <Bar $tone="soon">Water matched in temperature and salinity, in slowly; extra air.</Bar>
+      <Bar $tone="soon">
+        {task.change.salinity
+          ? `Water of the same temperature, in slowly; extra air. ${task.caution ?? ''}`
+          : 'Water matched in temperature and salinity, in slowly; extra air.'}
+      </Bar>
       <Line>
-        <Do onPress={() => void doIt()} isDisabled={busy || task.state === 'ahead'}>
+        <Do
+          onPress={() => void doIt()}
+          isDisabled={
+            busy || task.state === 'ahead' || (task.change.salinity !== undefined && task.waitsFor !== undefined)
+          }
+        >
           Log the {measureText(task.change.litres, 'L', settings.units, 3)} change
         </Do>
         <PlainButton onPress={() => onForm('water-change')}>another amount</PlainButton>
-      </Line>
-      {note}
-    </>
-  )
-}
-
-function LookAct(props: ActProps) {
-  const { doIt, busy, note } = useDoing(props)
-  const Do = props.next ? PrimaryButton : Button
-  return (
-    <>
-      <Line>
-        <Do onPress={() => void doIt()} isDisabled={busy}>
-          Nothing seen, all ate
-        </Do>
-        <PlainButton onPress={() => props.onForm('sighting')}>something seen</PlainButton>
       </Line>
       {note}
     </>
@@ -194,7 +181,7 @@ function TickAct(props: ActProps) {
       {task.caution && <Bar $tone="soon">{task.caution}</Bar>}
       <Line>
         <Do onPress={() => void doIt()} isDisabled={busy || task.state === 'ahead'}>
-          {task.step === 'sterilise' ? 'Bleached, rinsed, drying' : task.act === 'feed' ? 'Fed' : 'Done'}
+          {task.step === 'sterilise' ? 'Bleached, rinsed, drying' : 'Done'}
         </Do>
       </Line>
       {note}

@@ -4,7 +4,7 @@ import { useParams } from 'react-router'
 import { arrivalOf } from '../../../core/arrivals/history.ts'
 import { trainingOf } from '../../../core/arrivals/introductions.ts'
 import { WAY_NAMES } from '../../../core/arrivals/step-words.ts'
-import { signLabel } from '../../../core/catalogue/inspection.ts'
+import { signLabel } from '../../../core/catalogue/sign-label.ts'
 import { animalLabel, tankOfAnimal } from '../../../core/household/animals.ts'
 import type { ContentOf } from '../../../core/journal/entry.ts'
 import type { Line as JournalLine } from '../../../core/journal/journal.ts'
@@ -107,6 +107,13 @@ export function AnimalArrival() {
                   : [],
               )}
             </Facts>
+            {record.noQuarantine && (
+              <div>
+                <ButtonLink href={`/courses/new?definition=qt-g-none&tank=${animal.stays.at(-1)?.tankId ?? ''}`}>
+                  Watch it by a plan
+                </ButtonLink>
+              </div>
+            )}
             {run && <Link href={`/arrivals/run/${run.id}`}>The way across, minute by minute</Link>}
             <Pictures photos={photos} alt={animalLabel(animal)} />
           </Stack>

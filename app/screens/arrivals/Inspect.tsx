@@ -1,14 +1,10 @@
 import { useState } from 'react'
 import { styled } from 'styled-components'
 import { animalGroupById } from '../../../core/catalogue/animal-group.ts'
-import {
-  inspectionBySign,
-  inspectionKindOf,
-  signLabel,
-  ticksFor,
-  type InspectionTick,
-} from '../../../core/catalogue/inspection.ts'
-import { BREATHS } from '../../../core/arrivals/breaths.ts'
+import { inspectionBySign, ticksFor, type InspectionTick } from '../../../core/catalogue/inspection.ts'
+import { inspectionKindOf } from '../../../core/catalogue/inspection-kind.ts'
+import { signLabel } from '../../../core/catalogue/sign-label.ts'
+import { BREATHS } from '../../../core/watching/breaths.ts'
 import type { Box } from '../../../core/arrivals/boxes.ts'
 import type { ExpectedArrival } from '../../../core/household/expected.ts'
 import type { Content, ContentOf } from '../../../core/journal/entry.ts'
@@ -28,7 +24,7 @@ import { newcomerName } from '../../words/entries.ts'
 import { listed } from '../../../core/words/numbers.ts'
 import { useDraft } from '../../fields/draft.ts'
 import { Drawing } from './drawings.tsx'
-import { Tapper } from './Tapper.tsx'
+import { Tapper } from '../../fields/Tapper.tsx'
 
 const Grid = styled.div`
   display: grid;

@@ -198,6 +198,7 @@ function QuarantineChoice({ box, tankId }: { box: Box; tankId: string }) {
             <ButtonLink href={`/arrivals/box/${box.id}/change`}>Choose a quarantine tank</ButtonLink>
           </>
         )}
+        <ButtonLink href="/courses/compare">Compare the schools</ButtonLink>
       </Line>
       {unkept && <UnkeptNote unkept={unkept} />}
     </Stack>

@@ -34,7 +34,9 @@ export function DrugCalendar({ preview, isMoving }: { preview: CoursePreview; is
               <span>
                 <Figure $size={i === 0 ? 26 : 18}>{amountText(dose)}</Figure> → {dose.makesMgPerL.toFixed(2)} mg/L
               </span>
-              <Small>{i === 0 ? 'now' : `${dayBeside(clock.dayOf(at), clock.dayOf(now))} ${timeOf(at, clock)}`}</Small>
+              <Small>
+                {at <= now ? 'now' : `${dayBeside(clock.dayOf(at), clock.dayOf(now))} ${timeOf(at, clock)}`}
+              </Small>
             </Line>
           </li>
         ))}

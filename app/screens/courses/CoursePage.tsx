@@ -1,6 +1,7 @@
 import { Fragment, useMemo } from 'react'
 import { useNavigate, useParams } from 'react-router'
 import { styled } from 'styled-components'
+import { definitionById } from '../../../core/catalogue/courses/definitions.ts'
 import { unknownCoursesOf } from '../../../core/courses/course.ts'
 import { unknownDefinitionWords } from '../../../core/courses/unknown-words.ts'
 import { fullCourseName } from '../../../core/courses/names.ts'
@@ -11,23 +12,27 @@ import { isDrugPlan, type CoursePlan, type DrugPlan } from '../../../core/course
 import { isTested } from '../../../core/courses/tracks/level.ts'
 import { animalById, animalLabel } from '../../../core/household/animals.ts'
 import { tankById } from '../../../core/household/tanks.ts'
-import { dayAs, dayBeside } from '../../../core/time/words.ts'
+import { countdownText, dayAs, dayBeside, momentBeside } from '../../../core/time/words.ts'
+import { MS_PER_HOUR } from '../../../core/time/zone.ts'
 import { TaskCard } from '../../courses/TaskCard.tsx'
 import { dueOn, tankOfPlan, usePlan } from '../../courses/usePlans.ts'
 import { taskAmountText } from '../../courses/words.ts'
 import { dueWords } from '../../schedule/words.ts'
 import { useNow } from '../../frame/now.tsx'
 import { useHousehold } from '../../journal/provider.tsx'
-import { ButtonLink } from '../../look/buttons.ts'
+import { ButtonLink, PlainLink } from '../../look/buttons.ts'
 import { HandbookLink } from '../../look/HandbookLink.tsx'
 import { Page, TwoParts } from '../../look/page.ts'
 import { useIsPhone } from '../../look/useWidth.ts'
 import { Bar, Figure, Heading, Quiet, Rows, Small, Stack, Title } from '../../look/text.ts'
 import { figures, listed } from '../../../core/words/numbers.ts'
 import { quantityText, volume } from '../../../core/words/quantities.ts'
+import { Consequences } from './Consequences.tsx'
+import { HandlingPanel } from './HandlingPanel.tsx'
 import { HowItRuns } from './HowItRuns.tsx'
 import { PANELS, panelKindOf } from './panels/panels.tsx'
 import { Rules } from './Rules.tsx'
+import { definitionLabel } from './start.ts'
 import { WhatIf } from './WhatIf.tsx'
 import { WhatIfLate } from './WhatIfLate.tsx'
 
@@ -120,6 +125,7 @@ function CourseBody({ plan }: { plan: CoursePlan }) {
           {plan.phase === 'ahead' ? 'from' : 'since'} {dayAs(zone.dayOf(course.startedAt), 'd MMMM')}
         </Quiet>
       </Stack>
+      {plan.rounds?.dueBy != null && !course.ended && <NextMove dueBy={plan.rounds.dueBy} />}
       <TwoParts>
         <Stack $gap={24}>
           {(plan.warnings.length > 0 || concerns.length > 0) && (
@@ -144,8 +150,9 @@ function CourseBody({ plan }: { plan: CoursePlan }) {
               {course.ended.why && `: ${course.ended.why}`}.
             </Bar>
           )}
+          <Consequences plan={plan} />
           {course.definition.tracks.map((track) => (
-            <Fragment key={track.id}>{PANELS[panelKindOf(track)](plan)}</Fragment>
+            <Fragment key={track.id}>{PANELS[panelKindOf(track)](plan, track.id)}</Fragment>
           ))}
           <ToCome plan={plan} />
         </Stack>
@@ -154,11 +161,45 @@ function CourseBody({ plan }: { plan: CoursePlan }) {
           {drug && <ShelfLine plan={drug} />}
           {drug && isTested(drug.facts) && <WhatIf plan={drug} />}
           {plan.rounds && !course.ended && <WhatIfLate plan={plan} />}
+          <HandlingPanel plan={plan} />
+          <GoesOn plan={plan} />
           <Rules plan={plan} />
           {!course.ended && <HowItRuns plan={plan} />}
         </Stack>
       </TwoParts>
     </Page>
+  )
+}
+
+const InSight = styled.div`
+  position: sticky;
+  top: 0;
+  z-index: 3;
+  display: flex;
+  align-items: baseline;
+  flex-wrap: wrap;
+  gap: 2px 14px;
+  margin: 0 0 14px;
+  padding: 8px 0;
+  background: var(--ground);
+  border-bottom: 1.5px solid var(--ink);
+`
+
+/** The next move in hours and minutes: in sight wherever the page stands. */
+function NextMove({ dueBy }: { dueBy: number }) {
+  const { settings } = useHousehold()
+  const now = useNow()
+  const hours = (dueBy - now) / MS_PER_HOUR
+  return (
+    <InSight role="timer" aria-label="Next move">
+      <Figure $size={38} style={hours < 0 ? { color: 'var(--act)' } : undefined}>
+        {countdownText(hours)}
+      </Figure>
+      <span>
+        {hours < 0 ? 'over the time of the next move, it was due by' : 'left for the next move, by'}{' '}
+        <strong>{momentBeside(dueBy, now, settings.clock)}</strong>
+      </span>
+    </InSight>
   )
 }
 
@@ -187,6 +228,29 @@ function Next({ plan }: { plan: CoursePlan }) {
               heading="h3"
               onForm={(form) => void navigate(`/?tank=${task.tankId}&form=${form}`)}
             />
+          </li>
+        ))}
+      </Rows>
+    </section>
+  )
+}
+
+/** Schools that follow once the doses are full: the course covers neither ich nor velvet. */
+function GoesOn({ plan }: { plan: CoursePlan }) {
+  const { course, doses } = plan
+  const isFull = doses.length > 0 && doses.every(({ state }) => state === 'full')
+  const schools = (course.definition.goesOn ?? []).flatMap((id) => definitionById(id) ?? [])
+  if (schools.length === 0 || (!isFull && !course.ended)) return null
+  return (
+    <section>
+      <Heading>Then one of these</Heading>
+      <Small>It covers neither ich nor velvet: a school against them goes on.</Small>
+      <Rows>
+        {schools.map((school) => (
+          <li key={school.id}>
+            <PlainLink href={`/courses/new?definition=${school.id}&tank=${course.tankId}`}>
+              {definitionLabel(school)}
+            </PlainLink>
           </li>
         ))}
       </Rows>

@@ -15,7 +15,7 @@ import { useNow } from '../../frame/now.tsx'
 import { useHousehold } from '../../journal/provider.tsx'
 import { ButtonLink } from '../../look/buttons.ts'
 import { Page, PageHead } from '../../look/page.ts'
-import { Figure, Heading, Quiet, Rows, Small, Stack, Title } from '../../look/text.ts'
+import { Figure, Heading, Line, Quiet, Rows, Small, Stack, Title } from '../../look/text.ts'
 import { listed } from '../../../core/words/numbers.ts'
 
 const CourseRow = styled(Link)`
@@ -50,7 +50,10 @@ export function Courses() {
     <Page>
       <PageHead>
         <Title>Courses</Title>
-        <ButtonLink href="/courses/new">Start a course</ButtonLink>
+        <Line>
+          <ButtonLink href="/courses/compare">Compare the schools</ButtonLink>
+          <ButtonLink href="/courses/new">Start a course</ButtonLink>
+        </Line>
       </PageHead>
       {running.length + over.length + unknown.length === 0 && (
         <Small>

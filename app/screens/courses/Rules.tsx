@@ -1,7 +1,7 @@
 import { styled } from 'styled-components'
 import { ruleWord } from '../../../core/courses/task-contents.ts'
 import { isDrugPlan, type CoursePlan } from '../../../core/courses/plan.ts'
-import type { RuleState } from '../../../core/courses/rules/rules.ts'
+import { runOf, type RuleState } from '../../../core/courses/rules/rules.ts'
 import { thisInstant } from '../../frame/now.tsx'
 import { useKeeping, UnkeptNote } from '../../journal/keeping.tsx'
 import { PlainButton } from '../../look/buttons.ts'
@@ -46,10 +46,11 @@ export function Rules({ plan }: { plan: CoursePlan }) {
   const { keep, busy, unkept } = useKeeping()
   const { course, events } = plan
   const drug = isDrugPlan(plan) ? plan : null
-  const isPlan = course.definition.kind === 'plan'
-  // A move's own conditions are asked for when the count is full, and no sooner; a plan's stop rules every day.
-  const canSay = !course.ended && (drug ? drug.clock.state === 'complete' : isPlan)
-  const run = drug?.clock.run ?? plan.rounds?.restarts.length ?? 0
+  const clock = drug?.clock ?? plan.salinity?.clock
+  // A move's own conditions are asked for when the count is full, and no sooner; gates and a plan's stop rules every day.
+  const canSay = (role: RuleState['role']) =>
+    !course.ended && (role === 'gate' || (clock ? clock.state === 'complete' : plan.rounds === null))
+  const run = runOf({ drug, rounds: plan.rounds, salinity: plan.salinity })
   const rules = [...plan.rules, ...events.filter(({ state }) => state === 'holds')]
   return (
     <section>
@@ -66,7 +67,7 @@ export function Rules({ plan }: { plan: CoursePlan }) {
               <State $state={lookOf(role, state)}>
                 {SIGNS[lookOf(role, state)]}
                 {says}
-                {canBeSaid && canSay && (
+                {canBeSaid && canSay(role) && (
                   <>
                     {' '}
                     <PlainButton

@@ -3,21 +3,25 @@ import { Form } from 'react-aria-components'
 import { useForm } from 'react-hook-form'
 import { useNavigate, useSearchParams } from 'react-router'
 import { styled } from 'styled-components'
-import { DEFINITIONS, definitionById, type Definition } from '../../../core/catalogue/courses/definitions.ts'
-import { ingredientById } from '../../../core/catalogue/ingredient.ts'
+import {
+  DEFINITIONS,
+  definitionById,
+  withChosenParts,
+  type Definition,
+} from '../../../core/catalogue/courses/definitions.ts'
 import { doseById } from '../../../core/catalogue/treatments/treatments.ts'
 import { directDose } from '../../../core/courses/amounts/direct-dose.ts'
 import { drugChoice, drugsOf } from '../../../core/courses/amounts/drug-choices.ts'
-import { HANDLING_LIMITS, handlingLoad } from '../../../core/courses/amounts/handling.ts'
+import { handlingLoad } from '../../../core/handling/planned.ts'
 import { drugName } from '../../../core/courses/names.ts'
-import { coursePreview } from '../../../core/courses/outlook/preview.ts'
+import { coursePreview, hoursBeforeDrug } from '../../../core/courses/outlook/preview.ts'
 import { runningIn } from '../../../core/courses/course.ts'
 import { concernsOf } from '../../../core/safety/concerns.ts'
 import { animalLabel } from '../../../core/household/animals.ts'
 import { shelfOf } from '../../../core/household/shelf.ts'
 import { kitFor, tankById, tanksOf } from '../../../core/household/tanks.ts'
 import { reckonedLevel } from '../../../core/safety/water-state.ts'
-import { iso } from '../../../core/time/zone.ts'
+import { dayText, iso, MS_PER_HOUR } from '../../../core/time/zone.ts'
 import { CheckField, ChipsField, SelectField, TextField } from '../../fields/fields.tsx'
 import type { Problem } from '../../fields/shell.tsx'
 import { thisInstant, useNow } from '../../frame/now.tsx'
@@ -25,24 +29,28 @@ import { useKeeping, UnkeptNote } from '../../journal/keeping.tsx'
 import { useHousehold } from '../../journal/provider.tsx'
 import { ButtonLink, PrimaryButton } from '../../look/buttons.ts'
 import { HandbookLink } from '../../look/HandbookLink.tsx'
-import { Page, TwoParts } from '../../look/page.ts'
-import { Bar, Heading, Line, Rows, Small, Stack, Title } from '../../look/text.ts'
+import { Page, PageHead, TwoParts } from '../../look/page.ts'
+import { Heading, Line, Rows, Small, Stack, Title } from '../../look/text.ts'
 import { capital } from '../../../core/words/numbers.ts'
 import { quantityText, volume } from '../../../core/words/quantities.ts'
 import { sourceWords } from '../../../core/words/sources.ts'
 import { ConcernFields, Wrong } from './ConcernFields.tsx'
+import { LoadAsked, StartCautions } from './LoadAsked.tsx'
 import { NoTank } from './NoTank.tsx'
 import { ProductField } from './ProductField.tsx'
 import { ShelfNeeds } from './ShelfNeeds.tsx'
+import { StartBesideAway } from './StartBesideAway.tsx'
 import { DrugCalendar, StepsCalendar } from './CourseCalendar.tsx'
 import {
   concernKey,
-  definitionLabel,
   fishIn,
+  definitionOptions,
   isFor,
   isLoadAsked,
+  isOfFish,
   rampChoices,
   startContent,
+  startInstant,
   startProblems,
   type StartValues,
 } from './start.ts'
@@ -81,7 +89,7 @@ export function StartCourse() {
   const productFor = (agent: string | undefined) => shelf.find(({ ingredient }) => ingredient === agent)?.id ?? ''
   const defaultsOf = (one: Definition, tankId: string): Partial<StartValues> => ({
     doseId: firstDrug(one),
-    animalIds: one.kind === 'school' ? fishIn(journal, tankId).map(({ id }) => id) : [],
+    animalIds: isOfFish(one) ? fishIn(journal, tankId).map(({ id }) => id) : [],
     productId: productFor(doseById(firstDrug(one))?.agent),
     products: Object.fromEntries(one.products.map(({ dose, ingredient }) => [dose, productFor(ingredient)])),
     options: Object.fromEntries(one.options.map(({ id, choices }) => [id, choices[0]?.id ?? ''])),
@@ -93,6 +101,7 @@ export function StartCourse() {
       definitionId: startDefinition.id,
       tanks: { main: first?.id ?? '', other: '', observe: '', tub: '' },
       readAt: '08:00',
+      startOn: dayText(settings.clock.dayOf(now)),
       isLoadAccepted: false,
       whys: {},
       agreed: {},
@@ -101,6 +110,7 @@ export function StartCourse() {
   })
   const values = form.watch()
   const definition = definitionById(values.definitionId) ?? startDefinition
+  const parts = withChosenParts(definition, values.options)
   const tanks = tanksFor(definition)
   const tankId = values.tanks['main'] ?? ''
   const tank = tankById(journal, tankId)
@@ -111,9 +121,10 @@ export function StartCourse() {
   const draft = startContent(
     values,
     { definition, concerns: [] },
-    { courseId: 'draft', happened: iso(now), kitId: undefined },
+    { courseId: 'draft', happened: iso(startInstant(values, settings.clock, now) ?? now), kitId: undefined },
   )
   const concerns = concernsOf(journal, draft, { now }).filter(({ rule }) => rule !== 'two-schools')
+  const schoolHere = runningIn(journal, tankId).find((course) => course.definition.kind === 'school')
   const context = {
     definition,
     tank,
@@ -121,23 +132,22 @@ export function StartCourse() {
     product,
     concerns,
     directAllowed: directly.allowed,
-    isTaken:
-      tank !== null &&
-      definition.kind === 'school' &&
-      runningIn(journal, tank.id).some((course) => course.definition.kind === 'school'),
+    isTaken: definition.kind === 'school' && schoolHere !== undefined,
   }
   const found = (field: string) =>
     problems[field] ?? (field === 'tanks.main' ? startProblems(values, context)[field] : undefined)
   const send = form.handleSubmit(async (sent) => {
     const wrong = startProblems(sent, context)
+    const at = startInstant(sent, settings.clock, thisInstant())
+    if (at === null) wrong['startOn'] = { message: 'today, or a day to come within a year' }
     setProblems(wrong)
-    if (Object.keys(wrong).length > 0) return
-    const at = thisInstant()
-    const courseId = `course-${at.toString(36)}`
+    if (Object.keys(wrong).length > 0 || at === null) return
+    const courseId = `course-${thisInstant().toString(36)}`
     const content = startContent(sent, context, {
       courseId,
       happened: iso(at),
       kitId: kitFor(journal, tankId, 'copper')?.id,
+      withCourseId: schoolHere?.id,
     })
     if (await keep([content])) void navigate(`/courses/${courseId}`)
   })
@@ -154,7 +164,7 @@ export function StartCourse() {
     setProblems({})
   }
   const pickTank = (id: string) =>
-    definition.kind === 'school' &&
+    isOfFish(definition) &&
     form.setValue(
       'animalIds',
       fishIn(journal, id).map((animal) => animal.id),
@@ -169,7 +179,10 @@ export function StartCourse() {
   const isStopped = concerns.some(({ override }) => override === 'none')
   return (
     <Page>
-      <Title style={{ marginBottom: 18 }}>Start a course</Title>
+      <PageHead>
+        <Title>Start a course</Title>
+        <ButtonLink href={`/courses/compare${tankId ? `?tank=${tankId}` : ''}`}>Compare the schools</ButtonLink>
+      </PageHead>
       <Form onSubmit={(event) => void send(event)}>
         <TwoParts>
           <Stack $gap={26}>
@@ -181,7 +194,7 @@ export function StartCourse() {
                   name="definitionId"
                   label="School or plan"
                   onPick={pickDefinition}
-                  options={DEFINITIONS.map((one) => ({ value: one.id, label: definitionLabel(one) }))}
+                  options={definitionOptions(DEFINITIONS)}
                   hint={definition.what}
                 />
               </Choice>
@@ -217,10 +230,10 @@ export function StartCourse() {
                     <ButtonLink href={`/tanks/${tank.id}`}>Fill in its volume sheet</ButtonLink>
                   </div>
                 )}
-                {definition.kind === 'school' && fishIn(journal, tankId).length === 0 && (
-                  <Small>No fish is in this tank: a school is for fish.</Small>
+                {isOfFish(definition) && fishIn(journal, tankId).length === 0 && (
+                  <Small>No fish is in this tank: this is for fish.</Small>
                 )}
-                {definition.kind === 'school' && (
+                {isOfFish(definition) && (
                   <ChipsField
                     control={form.control}
                     name="animalIds"
@@ -284,7 +297,7 @@ export function StartCourse() {
                     {problems['direct'] && <Wrong role="alert">{problems['direct'].message}</Wrong>}
                   </>
                 )}
-                {definition.products.map(({ dose: key, ingredient, label }) => (
+                {parts.products.map(({ dose: key, ingredient, label }) => (
                   <ProductField
                     key={key}
                     control={form.control}
@@ -304,6 +317,13 @@ export function StartCourse() {
                     hint={choices.find((one) => one.id === values.options[id])?.why ?? choices[0]?.why}
                   />
                 ))}
+                <TextField
+                  control={form.control}
+                  name="startOn"
+                  label="Begins on"
+                  type="date"
+                  problem={problems['startOn']}
+                />
                 <TextField
                   control={form.control}
                   name="readAt"
@@ -328,25 +348,12 @@ export function StartCourse() {
               </section>
             )}
             {load > 0 && (
-              <section>
-                <Heading>What it asks of each fish</Heading>
-                <Small>
-                  Handling load {load} in the worst week: catching, moves and baths.{' '}
-                  {load > HANDLING_LIMITS.said
-                    ? `Over ${HANDLING_LIMITS.said}: hard on a weak fish.`
-                    : 'A healthy fish bears it.'}
-                </Small>
-                {isLoadAsked(definition, values.options) && (
-                  <>
-                    <CheckField
-                      control={form.control}
-                      name="isLoadAccepted"
-                      label={`I have read it: over ${HANDLING_LIMITS.asked} wears a fish down`}
-                    />
-                    {problems['isLoadAccepted'] && <Wrong role="alert">{problems['isLoadAccepted'].message}</Wrong>}
-                  </>
-                )}
-              </section>
+              <LoadAsked
+                control={form.control}
+                load={load}
+                isAsked={isLoadAsked(definition, values.options)}
+                problem={problems['isLoadAccepted']}
+              />
             )}
             {!context.isTaken && !isStopped && tank && (
               <>
@@ -359,24 +366,21 @@ export function StartCourse() {
                       requiredDays: definition.days,
                       volumeL: tank.volume.netL,
                       product,
-                      startAt: now,
+                      startAt: Date.parse(draft.happened) + hoursBeforeDrug(parts) * MS_PER_HOUR,
                       startMgPerL: reckonedLevel(journal, tank.id, dose.agent, now).mgPerL ?? 0,
                     })}
                     isMoving={definition.ends === 'move'}
                   />
                 )}
-                {!dose && (definition.kind !== 'school' || values.animalIds.length > 0) && (
-                  <StepsCalendar start={draft} />
-                )}
+                {!dose && (!isOfFish(definition) || values.animalIds.length > 0) && <StepsCalendar start={draft} />}
               </>
+            )}
+            {!context.isTaken && tank && (
+              <StartBesideAway start={draft} onStartDay={(day) => form.setValue('startOn', dayText(day))} />
             )}
             <ShelfNeeds start={draft} />
             <Stack $gap={12}>
-              <Bar $tone="soon">
-                {dose
-                  ? `${ingredientById(dose.agent)?.caution ?? ''} ${ingredientById(dose.agent)?.law ?? ''} Follow the label; ask a licensed aquatic veterinarian for weak or scaleless fish.`
-                  : definition.cautions.join(' ')}
-              </Bar>
+              <StartCautions definition={definition} agent={dose?.agent} />
               {unkept && <UnkeptNote unkept={unkept} />}
               {Object.keys(problems).length > 0 && (
                 <Wrong role="alert">Not started: something above is missing or in the way.</Wrong>

@@ -21,6 +21,7 @@ const values: StartValues = {
   options: {},
   direct: false,
   readAt: '08:00',
+  startOn: '2026-11-29',
   isLoadAccepted: false,
   whys: {},
   agreed: {},

@@ -1,15 +1,17 @@
-import type { Definition } from '../../../core/catalogue/courses/definitions.ts'
+import { withChosenParts, type Definition } from '../../../core/catalogue/courses/definitions.ts'
 import { doseById, rampOf } from '../../../core/catalogue/treatments/treatments.ts'
 import { capital } from '../../../core/words/numbers.ts'
 import type { Concern } from '../../../core/safety/concerns.ts'
 import type { DrugChoice } from '../../../core/courses/amounts/drug-choices.ts'
-import { HANDLING_LIMITS, handlingLoad } from '../../../core/courses/amounts/handling.ts'
+import { handlingLoad } from '../../../core/handling/planned.ts'
+import { HANDLING_LIMITS } from '../../../core/handling/points.ts'
 import { animalGroupById } from '../../../core/catalogue/animal-group.ts'
 import { residentsOf, type Animal } from '../../../core/household/animals.ts'
 import type { ShelfProduct } from '../../../core/household/shelf.ts'
 import type { Tank } from '../../../core/household/tanks.ts'
 import type { ContentOf } from '../../../core/journal/entry.ts'
 import type { Journal } from '../../../core/journal/journal.ts'
+import { dayFromText, type ZoneClock } from '../../../core/time/zone.ts'
 import type { Problem } from '../../fields/shell.tsx'
 
 /** What stands in the fields of a course about to start. */
@@ -27,6 +29,8 @@ export interface StartValues {
   rampHours: string
   direct: boolean
   readAt: string
+  /** The local day it begins on, as a date. */
+  startOn: string
   /** The handling load was read and accepted, where it is asked about. */
   isLoadAccepted: boolean
   /** Per concern that may be set aside: the keeper's word, and whether a veterinarian agreed. */
@@ -34,13 +38,29 @@ export interface StartValues {
   agreed: Record<string, boolean>
 }
 
-/** Salt water for the schools; a plan goes where its weed grows. */
-export const isFor = (definition: Definition, water: 'marine' | 'freshwater'): boolean =>
-  definition.kind === 'plan' || water === 'marine'
+/** Salt water for the schools, unless they say otherwise; a plan goes where its weed grows. */
+export const isFor = ({ kind, water: own }: Definition, water: 'marine' | 'freshwater'): boolean =>
+  kind === 'plan' || own === 'any' || water === (own ?? 'marine')
+
+/** Whether a course is for fish that are named at its start. */
+export const isOfFish = ({ kind, steps }: Definition): boolean =>
+  kind === 'school' || kind === 'add-on' || steps.some(({ act }) => act === 'look')
+
+/** What the courses are gathered under in a list. */
+const KIND_GROUPS: Record<Definition['kind'], string> = {
+  school: 'Quarantine',
+  'add-on': 'Beside a quarantine',
+  plan: 'Rest, and against outbreaks',
+  fallow: 'Without fish',
+}
+
+/** The courses to choose from, gathered by kind. */
+export const definitionOptions = (definitions: readonly Definition[]) =>
+  definitions.map((one) => ({ value: one.id, label: definitionLabel(one), group: KIND_GROUPS[one.kind] }))
 
 /** What a definition is called in a list: its name, its drugs and its days. */
 export const definitionLabel = ({ name, days, kind, drugs }: Definition): string =>
-  `${capital(name)}${drugs.length > 0 ? `, ${drugs.every((id) => doseById(id)?.agent === 'chloroquine') ? 'chloroquine' : drugs.includes('chloroquine-std') ? 'copper or chloroquine' : 'copper'}` : ''}${kind === 'school' ? `, ${days} days` : ''}`
+  `${capital(name)}${drugs.length > 0 ? `, ${drugs.every((id) => doseById(id)?.agent === 'chloroquine') ? 'chloroquine' : drugs.includes('chloroquine-std') ? 'copper or chloroquine' : 'copper'}` : ''}${kind === 'school' && !/\b(days|watched)\b/.test(name) ? `, ${days} days` : ''}`
 
 /** The fish of a tank: what a school is for. */
 export const fishIn = (journal: Journal, tankId: string): Animal[] =>
@@ -74,7 +94,10 @@ export const isLoadAsked = (definition: Definition, options: Record<string, stri
 
 function tankProblems({ tanks }: StartValues, { definition, tank, isTaken }: StartContext): Record<string, Problem> {
   const problems: Record<string, Problem> = {}
-  const needsVolume = definition.drugs.length > 0 || definition.kind === 'plan'
+  const needsVolume =
+    definition.drugs.length > 0 ||
+    definition.tracks.some(({ kind }) => kind === 'rounds' || kind === 'series') ||
+    definition.ends === 'raise'
   if (!tank) problems['tanks.main'] = { message: 'which tank' }
   else if (needsVolume && (tank.volume === null || !(tank.volume.netL > 0)))
     problems['tanks.main'] = { message: `the net volume of ${tank.name} is not worked out: fill in its sheet first` }
@@ -133,8 +156,7 @@ export function startProblems(values: StartValues, context: StartContext): Recor
   const { definition } = context
   return {
     ...tankProblems(values, context),
-    ...(definition.kind === 'school' &&
-      values.animalIds.length === 0 && { animalIds: { message: 'which fish it is for' } }),
+    ...(isOfFish(definition) && values.animalIds.length === 0 && { animalIds: { message: 'which fish it is for' } }),
     ...drugProblems(values, context),
     ...(isLoadAsked(definition, values.options) &&
       !values.isLoadAccepted && {
@@ -155,7 +177,12 @@ const chosen = (values: Record<string, string>, keys: readonly string[]): Record
 export function startContent(
   values: StartValues,
   { definition, concerns }: Pick<StartContext, 'definition' | 'concerns'>,
-  { courseId, happened, kitId }: { courseId: string; happened: string; kitId: string | undefined },
+  {
+    courseId,
+    happened,
+    kitId,
+    withCourseId,
+  }: { courseId: string; happened: string; kitId: string | undefined; withCourseId?: string | undefined },
 ): ContentOf<'course-start'> {
   const overrides = concerns
     .filter(({ severity }) => severity === 'block' || severity === 'caution')
@@ -171,17 +198,19 @@ export function startContent(
       definition.options.map(({ id, choices }) => [id, values.options[id] || (choices[0]?.id ?? '')]),
     ),
   }
+  const parts = withChosenParts(definition, options)
   const products = {
     ...(hasDrug && values.productId !== '' && { [values.doseId]: values.productId }),
     ...chosen(
       values.products,
-      definition.products.map(({ dose }) => dose),
+      parts.products.map(({ dose }) => dose),
     ),
   }
   return {
     kind: 'course-start',
     happened,
     courseId,
+    ...(definition.kind === 'add-on' && withCourseId !== undefined && { withCourseId }),
     definition: definition.id,
     tanks: chosen(
       values.tanks,
@@ -197,3 +226,23 @@ export function startContent(
     ...(overrides.length > 0 && { overrides }),
   }
 }
+
+/**
+ * When a course begins: now where the day is today, else on that day at the hour of what is daily.
+ * @returns null for a day that is none, or is over
+ */
+export function startInstant(
+  { startOn, readAt }: Pick<StartValues, 'startOn' | 'readAt'>,
+  clock: ZoneClock,
+  now: number,
+): number | null {
+  const day = dayFromText(startOn)
+  const today = clock.dayOf(now)
+  if (day === null || day < today || day > today + MOST_DAYS_AHEAD) return null
+  if (day === today) return now
+  const [hours = 8, minutes = 0] = readAt.split(':').map(Number)
+  return clock.instantAt(day, hours * 60 + minutes)
+}
+
+/** Nobody plans a quarantine further ahead. */
+const MOST_DAYS_AHEAD = 366

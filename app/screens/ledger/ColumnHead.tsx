@@ -1,6 +1,8 @@
 import { useContext } from 'react'
 import { Link } from 'react-aria-components'
 import { styled } from 'styled-components'
+import { HANDLING_LIMITS } from '../../../core/handling/points.ts'
+import { handlingOf } from '../../../core/handling/recorded.ts'
 import { residentsOf } from '../../../core/household/animals.ts'
 import { animalGroupById } from '../../../core/catalogue/animal-group.ts'
 import { useHousehold } from '../../journal/provider.tsx'
@@ -140,11 +142,25 @@ export function ColumnHead({ column: { tank, folded }, onUnfold }: { column: Col
         </Figure>
       </Top>
       <Who>{whoLivesIn(journal, tank) || (expected ? `empty, waits for ${newcomerName(expected)}` : 'empty')}</Who>
+      <Handled tank={tank} />
       {plans.map((plan) => (
         <CourseLine key={plan.course.id} plan={plan} />
       ))}
     </Head>
   )
+}
+
+/** Fish of a tank that are handled more than a healthy one should be, in the worst week around now. */
+function Handled({ tank }: { tank: Tank }) {
+  const { journal } = useHousehold()
+  const now = useNow()
+  const plans = useContext(PlansContext)
+  if (plans.length === 0) return null
+  const heavy = residentsOf(journal, tank.id).flatMap(({ id }) => {
+    const load = plans.some(({ course }) => course.animalIds.includes(id)) ? handlingOf(journal, id, plans, now) : null
+    return load && load.worst > HANDLING_LIMITS.said ? [`${animalName(journal, id)} ${load.worst}`] : []
+  })
+  return heavy.length === 0 ? null : <Who>handling this week: {heavy.join(', ')}</Who>
 }
 
 /** A course in the head of its tank: its name, its day and its clock. */

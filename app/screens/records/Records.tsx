@@ -3,13 +3,14 @@ import { exportToFile } from '../../journal/exporting.ts'
 import { ImportFile } from '../../journal/ImportFile.tsx'
 import { useHousehold, useShown } from '../../journal/provider.tsx'
 import { WHICH_NAMES, type Which } from '../../journal/which.ts'
-import { Button, PrimaryButton } from '../../look/buttons.ts'
+import { Button, ButtonLink, PrimaryButton } from '../../look/buttons.ts'
 import { Page, PageHead, TwoParts } from '../../look/page.ts'
 import { Heading, Line, Small, Stack, Title } from '../../look/text.ts'
 import { downloadText } from '../../storage/download.ts'
 import { plural } from '../../../core/words/numbers.ts'
 import { readingsCsv } from './csv.ts'
 import { DaysAway, PlanOut } from './PlanOut.tsx'
+import { HouseRecord } from './HouseRecord.tsx'
 import { OnThisDevice } from './OnThisDevice.tsx'
 import { SettingsForm } from './SettingsForm.tsx'
 import { StartOver } from './StartOver.tsx'
@@ -93,6 +94,10 @@ export function Records() {
         </Stack>
         <Stack $gap={32}>
           <DaysAway />
+          <div>
+            <ButtonLink href="/records/minder">A sheet for whoever minds the tanks</ButtonLink>
+          </div>
+          <HouseRecord />
           <OnThisDevice />
           <StartOver />
         </Stack>

@@ -10,6 +10,15 @@ export interface Option {
   choices: readonly { id: string; label: string; why: string }[]
 }
 
+/** Belongs to a course only where an option was chosen so; the option's first choice counts where nothing was chosen. */
+export interface Only {
+  option: string
+  is: readonly string[]
+}
+
+/** Least, best and most hours. */
+export type Hours = readonly [number, number, number]
+
 /** Comparison of a judged quantity with its limit. */
 export type Op = '<' | '<=' | '>' | '>='
 
@@ -53,6 +62,13 @@ export type Condition =
         | 'level-high'
         | 'sign-seen'
         | 'new-wet-item'
+        | 'eating'
+        | 'eats-all'
+        | 'missed-redose'
+        | 'deworm-spacing'
+        | 'salinity-high'
+        | 'salinity-low'
+        | 'not-better'
     }
   /** Only the keeper can say. */
   | { asks: string }
@@ -66,14 +82,30 @@ export interface Rule {
   says: string
   /** What follows when it holds, for stop and escalate. */
   then?: string
+  only?: Only
 }
 
 /** A count or a measure of a course. */
-export type Track =
+export type Track = TrackKind & { only?: Only }
+
+type TrackKind =
   /** The level of the course's drug held in its range: proven by readings where a test exists, logged where none does. */
   | { id: string; kind: 'hold'; name: string; by: 'drug'; days: number | 'option' }
   /** Days without signs, in clean water, once the treatment is full. */
-  | { id: string; kind: 'hold'; name: string; by: 'no-signs'; days: number; preferredDays: number }
+  | {
+      id: string
+      kind: 'hold'
+      name: string
+      by: 'no-signs'
+      days: number
+      preferredDays: number
+      /** After a sign so many days are enough, once the others are over; all of them begin again where it is left out. */
+      afterSignDays?: number
+    }
+  /** Salinity held low, as specific gravity: broken over `high` only, quarantine.md 7.4, salinity-high. */
+  | { id: string; kind: 'hold'; name: string; by: 'salinity'; days: number; low: number; target: number; high: number }
+  /** Days that pass, whatever happens. */
+  | { id: string; kind: 'hold'; name: string; by: 'elapsed'; days: number }
   /** Whole local days without any fish in the tank, quarantine.md 7.5. */
   | { id: string; kind: 'hold'; name: string; by: 'no-fish'; days: number }
   /** Moves from tank to tank, quarantine.md 7.2. */
@@ -94,6 +126,21 @@ export type Track =
       need: number
       apartHours: readonly [number, number, number]
       moveWithinHours: number
+    }
+  /** Doses of one medicine some hours apart: into the water, with the food, or as baths, as its row of the doses says. */
+  | {
+      id: string
+      kind: 'rounds'
+      of: 'dose'
+      name: string
+      dose: string
+      need: number
+      /** Hours from each to the next; the last one given holds for all that follow. */
+      apart: readonly Hours[]
+      /** When the first is due: hours from the start, from the beginning of the watch, or from another count's end. */
+      first: { after: 'start' | 'watch' | { full: string }; hours: Hours }
+      /** What a missed one means: all begin again, or the count only ends later. */
+      missed: 'redo' | 'extend'
     }
   /** The same score of each part, some of them left untreated. */
   | {
@@ -142,6 +189,12 @@ export type ScheduleName =
   | 'tier-change'
   | 'ghost-feed'
   | 'close-count'
+  | 'doses'
+  | 'lower-salinity'
+  | 'raise-salinity'
+  | 'read-salinity'
+  | 'look-twice'
+  | 'close-doses'
 
 /** Something to be done in a course. */
 export interface Step {
@@ -150,6 +203,9 @@ export interface Step {
   act: Act
   /** When: by a schedule of its own, or on days counted from the start's local day. */
   due: { by: ScheduleName } | { day: number; every?: number; until?: number; alternateWith?: string }
+  /** The count of doses whose next one it is. */
+  track?: string
+  only?: Only
   /** Rules that have to hold first: until then it waits. */
   needs?: readonly string[]
   /** Shown beside it, before it is done. */
@@ -166,22 +222,26 @@ export interface Step {
 /** What a school, an add-on or a plan is: read by one engine. */
 export interface Definition {
   id: string
-  kind: 'school' | 'plan' | 'fallow'
+  kind: 'school' | 'add-on' | 'plan' | 'fallow'
   /** After the drug's name, or alone: "fourteen days then move". */
   name: string
   /** One sentence: what is done. */
   what: string
   treats: readonly string[]
+  /** The water it is for; salt water alone unless said. */
+  water?: 'freshwater' | 'any'
   roles: readonly { role: Role; label: string; hint: string; must: boolean }[]
   /** Doses of the catalogue that may be its drug; the first is the default. */
   drugs: readonly string[]
   /** Doses besides the drug: of baths, of a syringe. */
-  products: readonly { dose: string; ingredient: string; label: string }[]
+  products: readonly { dose: string; ingredient: string; label: string; only?: Only }[]
   options: readonly Option[]
   /** Core days, as its school counts them. */
   days: number
   /** How the treatment ends: the fish move out, the drug is taken out, the moves are full, the plan's rules. */
-  ends: 'move' | 'clear' | 'rounds' | 'plan' | 'count' | 'watch'
+  ends: 'move' | 'clear' | 'rounds' | 'plan' | 'count' | 'watch' | 'raise' | 'doses'
+  /** Schools that may follow once its doses are full. */
+  goesOn?: readonly string[]
   /** The track that the ledger shows. */
   lead: string
   tracks: readonly Track[]

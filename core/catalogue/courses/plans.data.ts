@@ -1,7 +1,7 @@
 import type { Definition, Rule } from './definition.ts'
 
 /** The universal stop of every plan, outbreaks.md 5.1: gasping, ammonia with fish in, or a death without a cause. */
-const universalStop: Rule = {
+export const UNIVERSAL_STOP: Rule = {
   id: 'stop-0',
   role: 'stop',
   when: {
@@ -105,7 +105,7 @@ export const PLAN_COURSES: readonly Definition[] = [
       { id: 'close', title: 'Finish the plan', act: 'close', due: { by: 'close-plan' } },
     ],
     rules: [
-      universalStop,
+      UNIVERSAL_STOP,
       { id: 'stop-1', role: 'stop', when: { asks: 'Is a shrimp lying on its side?' }, says: 'a shrimp lies', then: 'change half of the water' },
       { id: 'stop-2', role: 'stop', when: { asks: 'Do leaves melt?' }, says: 'leaves melt', then: 'change half of the water' },
       {

@@ -25,7 +25,7 @@ export const SENSITIVITIES: readonly Sensitivity[] = [
   { id: 'surgeonfish', examples: 'tangs', source: 'HP',
     avoid: [], caution: [{ agents: ['cu-any'], words: 'long copper upsets gut flora; watch weight' }], prefer: 'cu-chelated-std 14 d + transfer' },
   { id: 'anthias-chromis', examples: 'anthias, chromis, damsels', source: 'HP',
-    avoid: [], caution: [{ agents: ['formalin', 'peroxide'], words: 'low oxygen baths' }], prefer: 'protocol e in section 7' },
+    avoid: [], caution: [{ agents: ['formalin', 'peroxide'], words: 'a bath costs it oxygen: strong air' }], prefer: 'the school against uronema (metronidazole)' },
   { id: 'fw-scaleless', examples: 'loaches, corydoras, knifefish, tetras', source: 'Noga 2010; HP',
     avoid: [{ agents: ['malachite-green'], only: 'full-dose' }, { agents: ['salt'], only: 'over-1-to-2-g-per-l' }, { agents: ['permanganate'] }], caution: [{ agents: ['formalin'] }], prefer: 'half dose; heat for fw-ich if tolerated' },
   { id: 'shrimp', examples: 'shrimp', source: 'HP; further-schools 6',

@@ -4,7 +4,10 @@ import type { ShelfProduct } from '../../household/shelf.ts'
 /** A bath worked out: how much of the product a litre of its water takes, and how long it lasts. */
 export interface PlannedBath {
   ingredient: string
+  /** In `levelUnit`. */
   mgPerL: number
+  /** What is dosed by volume is counted in µL of it a litre. */
+  levelUnit: 'mg/L' | 'µL/L'
   /** Under this it is no treatment. */
   lowMgPerL: number
   /** mg/L that must not be passed. */
@@ -24,6 +27,7 @@ export interface PlannedBath {
 export const plannedBath = (dose: Dose, product: ShelfProduct | null, litres: number | null): PlannedBath => ({
   ingredient: dose.agent,
   mgPerL: dose.target,
+  levelUnit: dose.unit === 'µL/L' ? 'µL/L' : 'mg/L',
   lowMgPerL: dose.low,
   highMgPerL: dose.high,
   minutes: dose.bathMinutes ?? [0, 0],

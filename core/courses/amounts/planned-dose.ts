@@ -77,6 +77,8 @@ export interface PlannedChange {
   times: number
   fromMgPerL: number
   toMgPerL: number
+  /** Where it moves the salinity: from what, to what, with water of which; psu. */
+  salinity?: { fromPsu: number; toPsu: number; replacementPsu: number }
 }
 
 /** Largest share of the water changed at once when a level is brought down: quarantine.md `act-water-change`, 30–50 %, matched. */

@@ -2,7 +2,9 @@ import { doseById } from '../../catalogue/treatments/treatments.ts'
 import { productById, type ShelfProduct } from '../../household/shelf.ts'
 import type { Journal } from '../../journal/journal.ts'
 import type { Course } from '../course.ts'
+import type { DoseTrack } from '../tracks/doses.ts'
 import { plannedBath } from './planned-bath.ts'
+import { USUAL_MEAL_G } from './planned-food.ts'
 import { sessionCap, tierOf } from './planned-session.ts'
 
 /** What a course will take of one product in all, before it starts. */
@@ -13,6 +15,15 @@ export interface ShelfNeed {
   /** In a litre of bath water, where that is all that can be said. */
   perLitre: number | null
   enough: boolean | null
+}
+
+/** All doses of a count; of baths by the litre where nobody has named a tub. */
+function roundsNeed(track: DoseTrack, product: ShelfProduct, volumeL: number, tubL: number | null): Partial<ShelfNeed> {
+  const dose = doseById(track.dose)!
+  const perUnit = dose.target / product.mgPerUnit
+  if (dose.route === 'food') return { needed: perUnit * USUAL_MEAL_G * track.need }
+  if (dose.route === 'tank') return { needed: perUnit * volumeL * track.need }
+  return { perLitre: perUnit, needed: tubL === null ? null : perUnit * tubL * track.need }
 }
 
 /** Water changes before a course are taken as a fifth of the water a week (EA). */
@@ -43,10 +54,14 @@ export function shelfNeeds(journal: Journal, course: Course, volumeL: number, tu
       }))
     : []
   const rest = definition.products.flatMap(({ dose: key }) => {
+    const rounds = definition.tracks.find(
+      (track): track is DoseTrack => track.kind === 'rounds' && track.of === 'dose' && track.dose === key,
+    )
     const baths = definition.tracks.find(
       (track) => track.kind === 'rounds' && track.of === 'bath' && track.dose === key,
     )
     return need(course.products[key], (product) => {
+      if (rounds) return roundsNeed(rounds, product, volumeL, tubL)
       if (baths?.kind === 'rounds' && baths.of === 'bath') {
         const perLitre = plannedBath(doseById(key)!, product, null).amountPerL!
         return { perLitre, needed: tubL === null ? null : perLitre * tubL * baths.need }

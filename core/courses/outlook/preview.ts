@@ -1,9 +1,23 @@
+import type { Definition } from '../../catalogue/courses/definitions.ts'
 import { rampOf, type Dose } from '../../catalogue/treatments/treatments.ts'
 import type { ShelfProduct } from '../../household/shelf.ts'
 import { MS_PER_DAY, MS_PER_HOUR } from '../../time/zone.ts'
 import { rampLevels } from '../amounts/ramp.ts'
 import { OBSERVATION_DAYS } from '../course.ts'
 import { doseToward, type PlannedDose } from '../amounts/planned-dose.ts'
+
+/** Rest after dewormings that go before a drug: their bloom takes 24 to 48 h (quarantine.md 6, prazi-any). */
+export const REST_AFTER_DEWORMING_HOURS = 48
+
+/**
+ * Hours that the drug of a course waits for dewormings that go before it, if they are given at their best times.
+ * @param definition with the parts that were chosen
+ */
+export function hoursBeforeDrug({ tracks }: Definition): number {
+  const track = tracks.find(({ id }) => id === 'dewormings')
+  if (track?.kind !== 'rounds' || track.of !== 'dose' || track.first.after !== 'start') return 0
+  return track.first.hours[1] + (track.need - 1) * track.apart[0]![1] + REST_AFTER_DEWORMING_HOURS
+}
 
 /** A course before it starts: what its first days and its end would be if all goes by the book. */
 export interface CoursePreview {

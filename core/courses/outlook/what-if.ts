@@ -1,8 +1,7 @@
-import { lifeModelOf } from '../../catalogue/treatments/treatments.ts'
 import { levelAfter } from '../../concentration/events.ts'
 import { productById } from '../../household/shelf.ts'
 import type { Journal } from '../../journal/journal.ts'
-import { courseRisk } from '../../risk/course-risk.ts'
+import { riskOfShelter } from '../../risk/shelter.ts'
 import { MS_PER_HOUR } from '../../time/zone.ts'
 import { presentTarget } from '../amounts/ramp.ts'
 import type { HoldCount } from '../tracks/hold.ts'
@@ -105,15 +104,7 @@ export function ifStayed({ facts, clock }: DrugPlan): ParasiteRisk[] {
 
 function risksWith(protectedWindows: Hours[], movesHours: number[]): ParasiteRisk[] {
   return COVERED.flatMap((parasite) => {
-    const model = lifeModelOf(parasite)!
-    const result = courseRisk({
-      parasitesOnHost: model.onHostLight,
-      onHost: model.onHost,
-      cyst: model.cyst,
-      infection: model.infection,
-      protectedWindows,
-      movesHours,
-    })
-    return result.ok ? [{ parasite, risk: result.value.risk }] : []
+    const risk = riskOfShelter(parasite, { protectedWindows, movesHours })
+    return risk === null ? [] : [{ parasite, risk }]
   })
 }

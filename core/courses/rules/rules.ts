@@ -2,7 +2,6 @@ import { signById } from '../../catalogue/sign.ts'
 import type { Condition, Op, Quantity, Rule } from '../../catalogue/courses/definitions.ts'
 import { animalById, animalLabel } from '../../household/animals.ts'
 import type { Settings } from '../../household/settings.ts'
-import { equipmentAt } from '../../household/tanks.ts'
 import type { Journal } from '../../journal/journal.ts'
 import { isAmmoniaLow } from '../../ammonia/basis.ts'
 import { readingsOf } from '../../readings/latest.ts'
@@ -11,13 +10,19 @@ import { readingResult } from '../../words/quantities.ts'
 import { MS_PER_DAY, MS_PER_HOUR } from '../../time/zone.ts'
 import { dayBeside, momentBeside, spanText } from '../../time/words.ts'
 import type { CourseRecord, DrugRecord, KnownLevel, Restart } from '../record.ts'
-import { GAP_HOURS, type HoldCount } from '../tracks/hold.ts'
+import type { HoldCount } from '../tracks/hold.ts'
+import type { DosesState } from '../tracks/doses.ts'
+import type { ElapsedState } from '../tracks/elapsed.ts'
 import type { FishlessState } from '../tracks/fishless.ts'
 import { isTested } from '../tracks/level.ts'
 import type { RoundsState } from '../tracks/rounds.ts'
+import type { SalinityState } from '../tracks/salinity.ts'
 import { lastScores, type SeriesState } from '../tracks/series.ts'
 import { sessionDays } from '../tracks/sessions.ts'
 import type { Watched } from '../watched.ts'
+import { eating, eatsAll, notBetter } from './appetite-rules.ts'
+import { dewormSpacing, missedRedose, salinityEvent } from './dose-rules.ts'
+import { levelEvent, levelKept, twoInRange } from './level-rules.ts'
 import { bathEvent, lateMove, setsDry } from './round-rules.ts'
 
 /** A rule of a course and how it stands. `ask`: only the keeper can say. */
@@ -41,8 +46,6 @@ export interface RuleState {
 /** A rule as its judge finds it, before its row's own words. */
 export type Judged = Omit<RuleState, 'id' | 'rule' | 'role' | 'then'>
 
-/** Readings in range this far apart are needed before the hold: quarantine.md 7.2 (EA). */
-const GATE_HOURS = 12
 /** Of the days that a "no signs" rests on, the share on which somebody has to have looked (EA); counted over the last fourteen. */
 const LOOKED_SHARE = 0.5
 const LOOKED_DAYS = 14
@@ -51,9 +54,6 @@ const SIGN_HOURS = 48
 const LOOK_HOURS = 24
 /** An unexplained death stands in the way of "no signs" as long as it extends the watch: quarantine.md 7.4, 14 d. */
 const DAYS_AFTER_DEATH = 14
-/** A change this recent, not put back, lowers the level before a move. */
-const LOWERED_HOURS = 24
-
 /** What rules are judged by. */
 export interface RuleInput {
   journal: Journal
@@ -64,27 +64,10 @@ export interface RuleInput {
   rounds: RoundsState | null
   series: SeriesState | null
   fishless: FishlessState | null
+  salinity: SalinityState | null
+  doses: readonly DosesState[]
+  elapsed: ElapsedState | null
   seen: Watched
-}
-
-/** Two readings in range at least twelve hours apart. */
-function twoInRange({ drug, settings }: RuleInput): Judged {
-  if (!drug) return { state: 'ask', says: 'no level is held' }
-  const { facts } = drug
-  if (!isTested(facts))
-    return drug.clock.runFrom === null
-      ? { state: 'not-yet', says: 'the full dose is not in yet' }
-      : { state: 'holds', says: 'by what was dosed: no test exists' }
-  const { low, high } = facts.course.dose
-  const inRange = facts.readings.filter(({ mgPerL }) => mgPerL >= low && mgPerL <= high)
-  const first = inRange[0]
-  const second = first && inRange.find(({ ms }) => ms - first.ms >= GATE_HOURS * MS_PER_HOUR)
-  if (second)
-    return {
-      state: 'holds',
-      says: `since ${dayBeside(settings.clock.dayOf(second.ms), settings.clock.dayOf(facts.now))}`,
-    }
-  return { state: 'not-yet', says: first ? 'one so far' : 'none yet' }
 }
 
 function ammoniaLow({ journal, facts, settings, rounds }: RuleInput): Judged {
@@ -139,21 +122,6 @@ function noSigns(input: RuleInput): Judged {
     : { state: 'ask', says: `none ${rests}: too few to rest on`, canBeSaid: true }
 }
 
-/** tr-2: nothing has lowered the level on the way to the move. */
-function levelKept({ journal, drug }: RuleInput): Judged {
-  if (!drug) return { state: 'holds', says: 'no level is held' }
-  const { facts, known } = drug
-  const carbon = equipmentAt(journal, facts.course.tankId, facts.now).find(
-    ({ item, running }) => (item === 'carbon' || item === 'resin') && running,
-  )
-  if (carbon) return { state: 'broken', says: `${carbon.item} is running` }
-  const lowered =
-    known?.since.some(
-      ({ event, at }) => event.kind === 'water-change' && facts.now - at < LOWERED_HOURS * MS_PER_HOUR,
-    ) && known.mgPerL < facts.course.dose.low
-  return lowered ? { state: 'broken', says: 'redose after the change first' } : { state: 'holds', says: 'held' }
-}
-
 /**
  * Where a keeper's own word on a rule is kept: by the run it is of, counted, so that a correction which shifts the run's
  * beginning loses no word.
@@ -161,13 +129,21 @@ function levelKept({ journal, drug }: RuleInput): Judged {
 export const ruleWordId = (courseId: string, rule: string, run: number): string => `${courseId}/rule/${rule}/${run}`
 
 /** Which run of its lead count a keeper's word is of. */
-const runOf = ({ drug, rounds }: RuleInput): number => drug?.clock.run ?? rounds?.restarts.length ?? 0
+export const runOf = ({
+  drug,
+  rounds,
+  salinity,
+}: {
+  drug: { clock: HoldCount } | null
+  rounds: RoundsState | null
+  salinity: SalinityState | null
+}): number => drug?.clock.run ?? salinity?.clock.run ?? rounds?.restarts.length ?? 0
 
 /**
  * A rule that only the keeper can answer, by a word in the journal.
  * @param after ms; an earlier word says nothing of what has happened since
  */
-function saidBy(input: RuleInput, id: string, after = 0): Judged {
+export function saidBy(input: RuleInput, id: string, after = 0): Judged {
   const { journal, facts, drug } = input
   const word =
     wordOn(journal, ruleWordId(facts.course.id, id, runOf(input))) ??
@@ -181,7 +157,7 @@ function saidBy(input: RuleInput, id: string, after = 0): Judged {
   return { state: 'ask', says: 'yours to say', canBeSaid: true }
 }
 
-function trackFull({ drug, rounds, fishless }: RuleInput, track: string): Judged {
+function trackFull({ drug, rounds, fishless, salinity }: RuleInput, track: string): Judged {
   if (fishless)
     return {
       state: fishless.state === 'full' ? 'holds' : fishless.state === 'broken' ? 'broken' : 'not-yet',
@@ -191,9 +167,9 @@ function trackFull({ drug, rounds, fishless }: RuleInput, track: string): Judged
     }
   if (rounds)
     return { state: rounds.state === 'full' ? 'holds' : rounds.state === 'broken' ? 'broken' : 'not-yet', says: track }
-  if (!drug) return { state: 'not-yet', says: track }
-  const { clock } = drug
-  if (clock.state === 'complete') return { state: 'holds', says: isTested(drug.facts) ? 'proven' : 'logged' }
+  const clock = drug?.clock ?? salinity?.clock
+  if (!clock) return { state: 'not-yet', says: track }
+  if (clock.state === 'complete') return { state: 'holds', says: !drug || isTested(drug.facts) ? 'proven' : 'logged' }
   return {
     state: clock.state === 'broken' || clock.state === 'lost' ? 'broken' : 'not-yet',
     says: spanText(clock.provenHours),
@@ -213,36 +189,6 @@ function happened({ facts, fishless }: RuleInput, event: Restart['event'] | 'new
   }
   const last = facts.restarts.findLast((one) => one.event === event)
   return { state: last ? 'holds' : 'not-yet', says: last ? 'the count starts over' : 'none' }
-}
-
-/** Where the level is by now, or has been: quarantine.md 7.4. */
-function levelEvent({ drug }: RuleInput, event: 'level-low' | 'level-unknown' | 'level-high'): Judged {
-  if (!drug) return { state: 'not-yet', says: '' }
-  const { facts, known, clock } = drug
-  const { low, high } = facts.course.dose
-  const is = known === null ? {} : { is: known.mgPerL }
-  if (event === 'level-unknown') {
-    const gap = clock.gaps.at(-1)
-    return gap?.open === true
-      ? { state: 'holds', says: `${spanText(gap.hours)} without a reading`, is: gap.hours, limit: GAP_HOURS.proven }
-      : { state: 'not-yet', says: 'read in time' }
-  }
-  if (event === 'level-high')
-    return known !== null && known.mgPerL > high + 1e-9
-      ? {
-          state: 'holds',
-          says: `${known.mgPerL.toFixed(2)} over ${high.toFixed(2)}; the count goes on`,
-          ...is,
-          limit: high,
-        }
-      : { state: 'not-yet', says: 'not over', ...is, limit: high }
-  const last = clock.breaks.at(-1)
-  return {
-    state: clock.state !== 'complete' && last?.to === null ? 'holds' : 'not-yet',
-    says: last?.to === null ? 'the count starts over once it is back' : 'not under',
-    ...is,
-    limit: low,
-  }
 }
 
 /** A sign on an animal of the course within two days. */
@@ -348,6 +294,19 @@ function judge(input: RuleInput, condition: Condition, id: string): Judged {
       return levelEvent(input, condition.judged)
     case 'sign-seen':
       return signLately(input)
+    case 'salinity-high':
+    case 'salinity-low':
+      return salinityEvent(input, condition.judged)
+    case 'deworm-spacing':
+      return dewormSpacing(input)
+    case 'missed-redose':
+      return missedRedose(input)
+    case 'eating':
+      return eating(input)
+    case 'eats-all':
+      return eatsAll(input)
+    case 'not-better':
+      return notBetter(input)
   }
 }
 

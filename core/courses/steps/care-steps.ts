@@ -1,6 +1,7 @@
 import { animalGroupById } from '../../catalogue/animal-group.ts'
 import type { Step } from '../../catalogue/courses/definitions.ts'
 import { animalLabel, residentsBetween } from '../../household/animals.ts'
+import { dayOfLooks, WATCH_MINUTES } from '../../watching/short-looks.ts'
 import { readingsOf } from '../../readings/latest.ts'
 import { dayText, MS_PER_DAY, MS_PER_HOUR, type Day } from '../../time/zone.ts'
 import { base, dayNumber, type Draft, type TaskInput } from './step-input.ts'
@@ -72,16 +73,19 @@ export function lookTasks(input: TaskInput, step: Step): Draft[] {
   const { clock } = settings
   const today = clock.dayOf(facts.now)
   const drafts: Draft[] = []
-  const lastLook = seen.looks.at(-1)
   if (living.length === 0) return drafts
   for (let day = Math.max(today, clock.dayOf(facts.course.startedAt)); day <= horizon; day++) {
-    if (lastLook !== undefined && clock.dayOf(lastLook) >= day) continue
+    const { minutes, next } = dayOfLooks(seen.watching.filter((look) => clock.dayOf(look.at) === day))
+    if (minutes >= WATCH_MINUTES) continue
     const at = (minute: number) => clock.instantAt(day, minute)
     drafts.push({
       ...base(input, step, dayNumber(input, day), [`watch/${dayText(day)}`, `look/${dayText(day)}`]),
       tankId: input.observation?.tankId ?? rounds?.tankId ?? facts.course.tankId,
-      title: 'Watch half an hour',
-      why: 'in several sessions at different hours; breathing, eating, signs',
+      title: minutes === 0 ? 'Watch half an hour' : `Watch ${WATCH_MINUTES - minutes} min more`,
+      why:
+        minutes === 0 || next === null
+          ? 'in several sessions at different hours; breathing, eating, signs'
+          : `next: ${next.name.toLowerCase()}, ${next.minutes} min`,
       notBefore: at(WATCH.from),
       best: at(WATCH.best),
       notAfter: at(WATCH.until),
@@ -89,4 +93,36 @@ export function lookTasks(input: TaskInput, step: Step): Draft[] {
     })
   }
   return drafts
+}
+
+/** Halves of a day in which a resting fish is looked at, minutes since midnight. */
+const HALVES = [
+  { from: 0, until: 14 * 60 },
+  { from: 14 * 60, best: WATCH.best, until: 24 * 60 - 1 },
+] as const
+
+/** A look in the morning and one in the evening: further-schools.md 10, rest. */
+export function lookTwiceTasks(input: TaskInput, step: Step): Draft[] {
+  const { facts, settings, seen, living, horizon } = input
+  const { clock } = settings
+  const { course, now } = facts
+  const drafts: Draft[] = []
+  for (let day = Math.max(clock.dayOf(now), clock.dayOf(course.startedAt)); day <= horizon; day++)
+    HALVES.forEach((half, part) => {
+      const [from, until] = [clock.instantAt(day, half.from), clock.instantAt(day, half.until)]
+      const best = clock.instantAt(day, 'best' in half ? half.best : course.readAtMinute)
+      if (until < course.startedAt || seen.looks.some((at) => at >= from && at <= until)) return
+      drafts.push({
+        ...base(input, step, 2 * dayNumber(input, day) + part),
+        title: step.title,
+        why: part === 0 ? 'in the morning' : 'in the evening',
+        notBefore: from,
+        best,
+        notAfter: until,
+        animalIds: living,
+      })
+    })
+  // Of two halves that passed today the newest alone is told.
+  const late = drafts.filter(({ notAfter }) => notAfter < now)
+  return drafts.filter((draft) => draft.notAfter >= now || draft === late.at(-1))
 }

@@ -3,16 +3,23 @@ import { animalById, animalLabel, residentsBetween } from '../../household/anima
 import { equipmentAt } from '../../household/tanks.ts'
 import { momentBeside } from '../../time/words.ts'
 import { MS_PER_DAY } from '../../time/zone.ts'
-import { watchDays } from '../tracks/watch.ts'
-import { base, restoreWords, withHow, drugWord, type Draft, type DrugInput, type TaskInput } from './step-input.ts'
+import { watchDays, watchFromOf } from '../tracks/watch.ts'
+import {
+  base,
+  restoreWords,
+  waitsForOf,
+  withHow,
+  drugWord,
+  type Draft,
+  type DrugInput,
+  type TaskInput,
+} from './step-input.ts'
 
 /** The move once the count is full, if every rule holds; without it, what is waited for. */
 export function moveTask(input: DrugInput, step: Step): Draft | null {
-  const { facts, clock, rules, observation, living, journal } = input
+  const { facts, clock, observation, living, journal } = input
   if (observation || clock.completesAt === null || living.length === 0) return null
-  const waitsFor = rules
-    .filter(({ id, state }) => (step.needs ?? []).includes(id) && state !== 'holds')
-    .map(({ rule }) => rule)
+  const waitsFor = waitsForOf(input, step)
   const at = clock.completesAt
   const names = living.map((id) => animalLabel(animalById(journal, id)!))
   const staying = residentsBetween(journal, facts.course.tankId, facts.now, facts.now)
@@ -57,8 +64,8 @@ export function clearTask(input: DrugInput, step: Step): Draft | null {
  * would be if all goes by the book.
  */
 export function closeTask(input: TaskInput, step: Step): Draft | null {
-  const { observation, settings, facts, seen, drug, rounds } = input
-  const from = observation?.from ?? rounds?.fullAt ?? drug?.clock.completesAt ?? null
+  const { observation, settings, facts, seen, drug, rounds, salinity } = input
+  const from = watchFromOf({ observation, rounds, clock: drug?.clock ?? null, salinity })
   if (from === null) return null
   const { leastDays, preferredDays } = observation ?? {
     leastDays: watchDays(facts.course).days,
@@ -75,5 +82,22 @@ export function closeTask(input: TaskInput, step: Step): Draft | null {
     notBefore: at(leastDays),
     best: at(preferredDays),
     notAfter: at(preferredDays + 7),
+  }
+}
+
+/** The end of doses: once all are given; told as it would be before. */
+export function closeDosesTask(input: TaskInput, step: Step): Draft | null {
+  const { doses } = input
+  const full = doses.map(({ fullAt }) => fullAt)
+  if (full.length === 0 || full.some((at) => at === null)) return null
+  const at = Math.max(...full.map((one) => one!))
+  const isFull = doses.every(({ state }) => state === 'full')
+  return {
+    ...base(input, withHow(step, restoreWords(input)), 0),
+    title: step.title,
+    why: isFull ? 'every dose was given' : 'when every dose was given',
+    notBefore: at,
+    best: at,
+    notAfter: at + 7 * MS_PER_DAY,
   }
 }

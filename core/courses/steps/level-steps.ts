@@ -5,6 +5,7 @@ import { productById } from '../../household/shelf.ts'
 import { dayText, MS_PER_DAY, MS_PER_HOUR } from '../../time/zone.ts'
 import { momentBeside, spanText } from '../../time/words.ts'
 import { measureText } from '../../words/measure.ts'
+import { REST_AFTER_DEWORMING_HOURS } from '../outlook/preview.ts'
 import { dilute, doseToward } from '../amounts/planned-dose.ts'
 import { isTested } from '../tracks/level.ts'
 import { base, dayNumber, drugWord, type Draft, type DrugInput } from './step-input.ts'
@@ -38,7 +39,7 @@ export function rampTask(input: DrugInput, step: Step): Draft | null {
   const level = ramp.levels[ramp.next]!
   const [least, most] = rampOf(course.dose.agent).intervalHours ?? [12, 24]
   const last = events.findLast(({ event }) => event.kind === 'dose')
-  const begin = Math.max(course.startedAt, course.direct ? 0 : settledAt(input))
+  const begin = Math.max(course.startedAt, course.direct ? 0 : settledAt(input), dewormedAt(input))
   const window =
     last && ramp.next > 0
       ? {
@@ -66,6 +67,12 @@ export function rampTask(input: DrugInput, step: Step): Draft | null {
     ...window,
     dose,
   }
+}
+
+/** Where the dewormings go first the drug waits for them. */
+function dewormedAt({ doses }: DrugInput): number {
+  const first = doses.find(({ track }) => track.id === 'dewormings' && track.first.after === 'start')
+  return first?.fullAt == null ? 0 : first.fullAt + REST_AFTER_DEWORMING_HOURS * MS_PER_HOUR
 }
 
 /** In the thirty-day school a newcomer is watched for a day before the first dose, unless it shows signs: quarantine.md 7.2. */

@@ -50,17 +50,23 @@ export function planTasks(input: TaskInput, step: Step): Draft[] {
   const waitsFor = step.act === 'dose' ? stops : []
   let latest: Draft | null = null
   for (let day = due.day, ordinal = 0; day <= until; day += every, ordinal++) {
-    const local = startDay + day
+    // Half days of a pace such as twice a week fall on the day before.
+    const local = startDay + Math.floor(day)
     if (local > horizon) break
     const best = clock.instantAt(local, course.readAtMinute)
     const isSpaced = every >= 2
     const notBefore = isSpaced ? best - EARLY_HOURS * MS_PER_HOUR : clock.instantAt(local)
     const notAfter = isSpaced ? best + LATE_HOURS * MS_PER_HOUR : clock.instantAt(local + 1)
-    const [dayFrom, dayUntil] = [clock.instantAt(local), clock.instantAt(local + Math.max(1, every))]
+    const [dayFrom, dayUntil] = [clock.instantAt(local), clock.instantAt(local + Math.max(1, Math.floor(every)))]
     const draft: Draft = {
       ...base(input, step, ordinal),
       title: step.title,
-      why: every === 0 ? `day ${day}` : every === 1 ? `day ${day}, every day` : `day ${day}, every ${every} days`,
+      why:
+        every === 0
+          ? `day ${day}`
+          : every === 1
+            ? `day ${day}, every day`
+            : `day ${Math.floor(day)}, every ${every} days`,
       notBefore,
       best,
       notAfter,

@@ -10,8 +10,11 @@ import type { RampState } from '../amounts/ramp.ts'
 import type { RuleState } from '../rules/rules.ts'
 import type { CourseTask } from '../tasks.ts'
 import type { HoldCount } from '../tracks/hold.ts'
+import type { DosesState } from '../tracks/doses.ts'
+import type { ElapsedState } from '../tracks/elapsed.ts'
 import type { FishlessState } from '../tracks/fishless.ts'
 import type { RoundsState } from '../tracks/rounds.ts'
+import type { SalinityState } from '../tracks/salinity.ts'
 import type { SeriesState } from '../tracks/series.ts'
 import type { Observation } from '../tracks/watch.ts'
 import type { Watched } from '../watched.ts'
@@ -33,6 +36,9 @@ export interface TaskInput {
   rounds: RoundsState | null
   series: SeriesState | null
   fishless: FishlessState | null
+  salinity: SalinityState | null
+  doses: readonly DosesState[]
+  elapsed: ElapsedState | null
   seen: Watched
   rules: readonly RuleState[]
   observation: Observation | null
@@ -67,6 +73,10 @@ export const base = (
   ...(step.caution !== undefined && { caution: step.caution }),
   ...(step.how !== undefined && { how: step.how }),
 })
+
+/** The rules that a step needs and that do not hold yet, in words: until then it waits. */
+export const waitsForOf = ({ rules }: Pick<TaskInput, 'rules'>, { needs = [] }: Step): string[] =>
+  rules.filter(({ id, state }) => needs.includes(id) && state !== 'holds').map(({ rule }) => rule)
 
 /** A step with something to say beside it. */
 export const withHow = (step: Step, how: string | undefined): Step => (how === undefined ? step : { ...step, how })

@@ -3,12 +3,14 @@ import { asItStands } from '../../schedule/task.ts'
 import { MS_PER_DAY } from '../../time/zone.ts'
 import { byActAndUrgency, type CourseTask } from '../tasks.ts'
 import { besideAway } from './away.ts'
-import { ammoniaTasks, joinTasks, lookTasks } from './care-steps.ts'
-import { clearTask, closeTask, moveTask } from './end-steps.ts'
+import { ammoniaTasks, joinTasks, lookTasks, lookTwiceTasks } from './care-steps.ts'
+import { doseTasks } from './dose-steps.ts'
+import { clearTask, closeDosesTask, closeTask, moveTask } from './end-steps.ts'
 import { closeCountTask, ghostFeedTasks } from './fallow-steps.ts'
 import { diluteTask, rampTask, readAfterCarbon, readTasks, redoseTask } from './level-steps.ts'
 import { closePlanTask, planTasks, tierChangeTasks } from './plan-steps.ts'
 import { bathTasks, moveTasks, setTasks } from './round-steps.ts'
+import { lowerTasks, raiseTasks, readSalinityTasks } from './salinity-steps.ts'
 import type { Draft, DrugInput, TaskInput } from './step-input.ts'
 
 type Schedule = (input: TaskInput, step: Step) => Draft[] | Draft | null
@@ -38,6 +40,12 @@ const SCHEDULES: Record<ScheduleName, Schedule> = {
   'tier-change': tierChangeTasks,
   'ghost-feed': ghostFeedTasks,
   'close-count': closeCountTask,
+  doses: doseTasks,
+  'lower-salinity': lowerTasks,
+  'raise-salinity': raiseTasks,
+  'read-salinity': readSalinityTasks,
+  'look-twice': lookTwiceTasks,
+  'close-doses': closeDosesTask,
 }
 
 /**

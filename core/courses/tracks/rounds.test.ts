@@ -242,7 +242,7 @@ describe('the hybrid with its two baths', () => {
     const it = begun()
     it.move(72 + 72 + 11)
     const standing = it.standing(156)
-    expect(standing.counts.map(({ has }) => has)).toEqual([0, 0, 0])
+    expect(standing.counts.map(({ has }) => has)).toEqual([0, 0, 0, 0])
     expect(standing.counts[1]!.restarts).toEqual([{ at: it.at(155).happened, why: 'late-move' }])
     expect(windowsOf(it, 156, 'bath')[0]).toEqual([155 + 60, 155 + 70, 155 + 72])
   })

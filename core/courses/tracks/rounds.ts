@@ -1,9 +1,9 @@
 import type { Track } from '../../catalogue/courses/definitions.ts'
+import { leastMoves, moveTrackOf, type MoveTrack } from '../../catalogue/courses/move-track.ts'
 import { checkTransfers } from '../../transfer/transfer.ts'
 import { iso, MS_PER_HOUR } from '../../time/zone.ts'
 import type { CourseRecord, Member } from '../record.ts'
 
-export type MoveTrack = Extract<Track, { of: 'move' }>
 export type BathTrack = Extract<Track, { of: 'bath' }>
 
 /** A round that every living animal of the course went through: complete with the last of them. */
@@ -28,7 +28,9 @@ export interface RoundsState {
   zero: number
   /** Moves since hour 0. */
   made: readonly Round[]
-  /** All moves since the course began. */
+  /** All moves since the course began, those before hour 0 too. */
+  everMade: readonly Round[]
+  /** How many those are. */
   madeInAll: number
   needs: number
   state: 'running' | 'broken' | 'full'
@@ -142,7 +144,7 @@ function countBaths(
  */
 export function countRounds(record: CourseRecord): RoundsState | null {
   const { course, members, moves, now } = record
-  const track = course.definition.tracks.find((one): one is MoveTrack => one.kind === 'rounds' && one.of === 'move')
+  const track = moveTrackOf(course.definition)
   if (!track) return null
   const bathTrack = course.definition.tracks.find((one): one is BathTrack => one.kind === 'rounds' && one.of === 'bath')
   const maxMs = track.rule.maxIntervalHours * MS_PER_HOUR
@@ -221,14 +223,15 @@ export function countRounds(record: CourseRecord): RoundsState | null {
   const overdueMs = doneAt === null && course.ended === null ? now - last - maxMs : 0
   const isBroken = overdueMs > 0
   const passed = (last - zero) / MS_PER_HOUR
-  const { minTotalHours, maxIntervalHours, minTransfers } = track.rule
-  const least = Math.max(minTransfers, Math.ceil(minTotalHours / maxIntervalHours))
+  const { minTotalHours, maxIntervalHours } = track.rule
+  const least = leastMoves(track.rule)
   const wanted = Math.max(0, Math.ceil((minTotalHours - passed) / maxIntervalHours - 1e-9))
   const here = members.find(({ goneAt }) => goneAt === null || goneAt > now)?.stays.findLast(({ from }) => from <= now)
   return {
     track,
     zero,
     made,
+    everMade: rounds,
     madeInAll: rounds.length,
     needs:
       doneAt !== null
@@ -280,7 +283,7 @@ export function expectedRounds(state: RoundsState, now: number): ExpectedRound[]
   if (state.doneAt !== null) return []
   const { rule } = state.track
   const hours = (count: number) => count * MS_PER_HOUR
-  const least = Math.max(rule.minTransfers, Math.ceil(rule.minTotalHours / rule.maxIntervalHours))
+  const least = leastMoves(rule)
   const list: ExpectedRound[] = []
   let { zero } = state
   let last = state.made.at(-1)?.at ?? zero

@@ -5,6 +5,7 @@ import { MS_PER_DAY } from '../../time/zone.ts'
 import { OBSERVATION_DAYS, type Course } from '../course.ts'
 import type { HoldCount } from './hold.ts'
 import type { RoundsState } from './rounds.ts'
+import { expectedRaisedAt, raisedAt, type SalinityState } from './salinity.ts'
 import type { CourseRecord } from '../record.ts'
 import type { Watched } from '../watched.ts'
 
@@ -31,21 +32,37 @@ export interface Observation {
 }
 
 /** How long a course is watched at least, and better. */
-export function watchDays({ definition }: Pick<Course, 'definition'>): { days: number; preferredDays: number } {
+export function watchDays({ definition }: Pick<Course, 'definition'>): {
+  days: number
+  preferredDays: number
+  afterSignDays?: number
+} {
   const track = definition.tracks.find((one) => one.kind === 'hold' && one.by === 'no-signs')
   return track?.kind === 'hold' && track.by === 'no-signs'
     ? track
     : { days: OBSERVATION_DAYS.least, preferredDays: OBSERVATION_DAYS.preferred }
 }
 
+/** The counts whose end begins the watch. */
+interface Counted {
+  clock: HoldCount | null
+  rounds: RoundsState | null
+  salinity: SalinityState | null
+}
+
 /** When the drug-free time began: the last fish's move after the full count, carbon in after thirty days, or the last transfer. Null before. */
 function beganAt(
   journal: Journal,
-  { course, now }: CourseRecord,
-  { clock, rounds }: { clock: HoldCount | null; rounds: RoundsState | null },
+  facts: CourseRecord,
+  { clock, rounds, salinity }: Counted,
   living: readonly string[],
 ): { at: number; tankId: string } | null {
+  const { course, now } = facts
   if (course.definition.ends === 'watch') return { at: course.startedAt, tankId: course.tankId }
+  if (salinity) {
+    const at = raisedAt(facts, salinity)
+    return at === null ? null : { at, tankId: course.tankId }
+  }
   if (rounds) return rounds.doneAt === null ? null : { at: rounds.doneAt, tankId: rounds.tankId }
   if (!clock || clock.state !== 'complete' || clock.completesAt === null) return null
   if (course.definition.ends === 'clear') {
@@ -75,7 +92,7 @@ function beganAt(
 export function observationOf(
   journal: Journal,
   facts: CourseRecord,
-  counted: { clock: HoldCount | null; rounds: RoundsState | null },
+  counted: Counted,
   seen: Watched,
   living: readonly string[],
   settings: Settings,
@@ -93,11 +110,15 @@ export function observationOf(
     .filter(({ at }) => at > began.at)
     .sort((a, b) => a.at - b.at)
   const sign = seen.signs.findLast(({ at }) => at > began.at)
+  const from = restarts.at(-1)?.at ?? began.at
+  const { days, preferredDays, afterSignDays } = watchDays(facts.course)
+  // Where a sign costs fewer days than the whole: those, or what was still missing, whichever is more.
+  const passed = afterSignDays === undefined ? 0 : (from - began.at) / MS_PER_DAY
   return {
     tankId: began.tankId,
-    from: restarts.at(-1)?.at ?? began.at,
-    leastDays: watchDays(facts.course).days + extra,
-    preferredDays: watchDays(facts.course).preferredDays + extra,
+    from,
+    leastDays: Math.max(passed > 0 ? afterSignDays! : 0, days - passed) + extra,
+    preferredDays: Math.max(passed > 0 ? afterSignDays! : 0, preferredDays - passed) + extra,
     kickedBackAt: sign?.at ?? null,
     restarts,
   }
@@ -106,3 +127,12 @@ export function observationOf(
 /** Whole days of an observation so far. */
 export const observedDays = (observation: Observation, now: number): number =>
   Math.floor((now - observation.from) / MS_PER_DAY)
+
+/** When the drug-free time began, or would begin if all goes on by the book; null where nobody can say. */
+export const watchFromOf = ({
+  observation,
+  rounds,
+  clock,
+  salinity,
+}: Counted & { observation: Observation | null }): number | null =>
+  observation?.from ?? rounds?.fullAt ?? (salinity ? expectedRaisedAt(salinity) : null) ?? clock?.completesAt ?? null

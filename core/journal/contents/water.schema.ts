@@ -67,6 +67,10 @@ export const Sighting = content(
       }),
     ),
     breathsPerMinute: opt(positive('gill beats at rest')),
+    flashes: opt(nonNegative('scrapes on things in five minutes')),
+    faeces: opt(oneOf(['none', 'stringy', 'normal'] as const)),
+    session: opt(id('the short look of the day that it was, of the catalogue')),
+    minutes: opt(positive('of watching')),
     seen: opt(Type.Boolean({ description: 'head count: this animal was seen, or not' })),
     seenCount: opt(count('head count: how many of a group were seen, when not all were')),
     words: opt(words('what was written, in the keeper’s words')),
@@ -158,6 +162,7 @@ export const Feed = content(
     mgPerG: opt(positive('mg of it in a gram of food')),
     courseId: opt(id()),
     taskId: opt(taskId()),
+    overrides: overrides(),
   },
   'food is given',
 )

@@ -1,7 +1,7 @@
 import { lazy, Suspense, useMemo } from 'react'
 import { styled } from 'styled-components'
 import { levelFit } from '../../../../core/courses/outlook/forecast.ts'
-import type { DrugPlan } from '../../../../core/courses/plan.ts'
+import { heldLevelOf, type DrugPlan } from '../../../../core/courses/plan.ts'
 import { drugWord } from '../../../../core/courses/steps/step-input.ts'
 import { isTested } from '../../../../core/courses/tracks/level.ts'
 import { spanText } from '../../../../core/time/words.ts'
@@ -38,7 +38,7 @@ export function DrugPanel({ plan }: { plan: DrugPlan }) {
           <Legend>solid is {isProven ? 'proven' : 'logged'}, hatched is hoped for, a gap broke</Legend>
         </Heading>
         <div style={{ paddingTop: 16 }}>
-          <ClockStrip plan={plan} zone={zone} now={now} />
+          <ClockStrip plan={plan} held={heldLevelOf(plan)!} zone={zone} now={now} />
         </div>
         {clock.hoursAboveHigh > 0 && (
           <Small>

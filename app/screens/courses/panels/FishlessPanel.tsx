@@ -1,23 +1,51 @@
+import { useId, useState } from 'react'
+import { styled } from 'styled-components'
 import type { CoursePlan } from '../../../../core/courses/plan.ts'
-import { COMPARED_DAYS, fishlessRisk } from '../../../../core/courses/outlook/fishless-risk.ts'
+import { alkalinityOutlook, priceOfWaiting, restocking } from '../../../../core/courses/outlook/fallow-price.ts'
+import { fishlessRisk, usualSlowShare } from '../../../../core/courses/outlook/fishless-risk.ts'
 import type { FishlessState } from '../../../../core/courses/tracks/fishless.ts'
 import { dayAs } from '../../../../core/time/words.ts'
+import { measureText } from '../../../../core/words/measure.ts'
+import { figures, plural } from '../../../../core/words/numbers.ts'
 import { LeadStrip } from '../../../courses/LeadStrip.tsx'
 import { PARASITE_NAMES, phaseWords, riskText } from '../../../courses/words.ts'
 import { useNow } from '../../../frame/now.tsx'
 import { useHousehold } from '../../../journal/provider.tsx'
-import { Figure, Heading, Line, Rows, Small } from '../../../look/text.ts'
+import { Bar, Figure, Heading, Ruled, Small, Stack } from '../../../look/text.ts'
+import { FallowCurve } from './FallowCurve.tsx'
 import { Legend } from './legend.ts'
 
-/** Days without fish: how many, and what is left of the risk if fish went back then. */
+const Slide = styled.label`
+  display: grid;
+  grid-template-columns: minmax(0, 1fr) auto;
+  gap: 2px 12px;
+  font-size: 15px;
+  input {
+    grid-column: 1 / -1;
+    width: 100%;
+    min-height: 44px;
+    accent-color: var(--second);
+  }
+`
+
+/** A slow strain is taken as likely as this at most. */
+const MOST_SLOW_PERCENT = 30
+
+/** Days without fish: how many, what is left of the risk, and what waiting longer costs and buys. */
 export function FishlessPanel({ plan, fishless }: { plan: CoursePlan; fishless: FishlessState }) {
-  const { settings } = useHousehold()
+  const { journal, settings } = useHousehold()
   const now = useNow()
-  const { clock } = settings
+  const id = useId()
+  const { clock, units } = settings
   const parasites = plan.course.definition.treats.filter((one) => fishlessRisk(one, 0) !== null)
-  const days = [...new Set([fishless.days, ...COMPARED_DAYS.filter((one) => one > fishless.days)])]
-  const when = (day: number) =>
-    fishless.begunAt === null ? '' : dayAs(clock.dayOf(fishless.begunAt) + day, 'EEE d MMM')
+  const [first] = parasites
+  const [percent, setPercent] = useState(100 * usualSlowShare(first ?? ''))
+  const slowShares = first === undefined ? {} : { [first]: percent / 100 }
+  const prices = priceOfWaiting(journal, plan, clock, slowShares)
+  const alkalinity = alkalinityOutlook(journal, plan.course.tankId, now)
+  const hasAlkalinity = prices.some((price) => price.alkalinity !== null)
+  const hasRecession = prices.some(({ recessionMm }) => recessionMm !== null)
+  const back = restocking(journal, plan)
   return (
     <section>
       <Heading>
@@ -35,29 +63,79 @@ export function FishlessPanel({ plan, fishless }: { plan: CoursePlan; fishless: 
           {fishless.begunAt !== null && `, counted from ${dayAs(clock.dayOf(fishless.begunAt), 'd MMMM')}`}.
         </Small>
       )}
-      {parasites.length > 0 && fishless.begunAt !== null && (
-        <>
-          <Rows style={{ marginTop: 10 }}>
-            {days.map((day) => (
-              <li key={day}>
-                <Line style={{ justifyContent: 'space-between' }}>
-                  <span>
-                    {day === fishless.days ? 'if fish went back today' : `after ${day} days`} <Small>{when(day)}</Small>
-                  </span>
-                  <span>
-                    {parasites
-                      .map((one) => `${PARASITE_NAMES[one] ?? one} ${riskText(fishlessRisk(one, day) ?? 0)}`)
-                      .join(', ')}
-                  </span>
-                </Line>
-              </li>
-            ))}
-          </Rows>
+      {first !== undefined && prices.length > 0 && (
+        <Stack $gap={14} style={{ paddingTop: 14 }}>
+          <div>
+            <strong>Risk that {PARASITE_NAMES[first] ?? first} is left</strong>
+            <FallowCurve parasite={first} slowShare={percent / 100} today={fishless.days} />
+          </div>
+          <Slide htmlFor={id}>
+            <span>Chance that it is a slow strain</span>
+            <Figure>{figures(percent, 2)} %</Figure>
+            <input
+              id={id}
+              type="range"
+              min={0}
+              max={MOST_SLOW_PERCENT}
+              step={0.5}
+              value={percent}
+              onChange={(event) => setPercent(Number(event.target.value))}
+            />
+          </Slide>
+          <Ruled>
+            <thead>
+              <tr>
+                <th scope="col">The price of waiting</th>
+                {parasites.map((one) => (
+                  <th key={one} scope="col">
+                    {PARASITE_NAMES[one] ?? one}
+                  </th>
+                ))}
+                {hasAlkalinity && <th scope="col">alkalinity, untouched</th>}
+                {hasRecession && <th scope="col">edge lost</th>}
+              </tr>
+            </thead>
+            <tbody>
+              {prices.map(({ days, at, risks, alkalinity: alk, isUnderBand, recessionMm }) => (
+                <tr key={`${days}-${at ?? 'now'}`}>
+                  <th scope="row">
+                    {at === null ? 'fish back today' : plural(days, 'day')}
+                    {at !== null && <Small>{dayAs(clock.dayOf(at), 'EEE d MMM')}</Small>}
+                  </th>
+                  {risks.map(({ parasite, risk }) => (
+                    <td key={parasite}>
+                      <Figure $size={17}>{riskText(risk)}</Figure>
+                    </td>
+                  ))}
+                  {hasAlkalinity && (
+                    <td style={isUnderBand ? { color: 'var(--act)' } : undefined}>
+                      {alk === null ? '' : measureText(alk, 'dKH', units, 2)}
+                    </td>
+                  )}
+                  {hasRecession && <td>{recessionMm === null ? '' : `${figures(recessionMm, 2)} mm`}</td>}
+                </tr>
+              ))}
+            </tbody>
+          </Ruled>
+          {alkalinity?.crossesAt != null && (
+            <Bar $tone="soon">
+              Alkalinity falls by {measureText(-alkalinity.perDay, 'dKH', units, 2)} a day and leaves its band{' '}
+              {dayAs(clock.dayOf(alkalinity.crossesAt), 'EEEE d MMMM')}: dose, or change water, before.
+            </Bar>
+          )}
           <Small>
             A model, not data: that something is left. Nearly all of it after six weeks is the assumed chance of a slow
-            strain, one in twenty.
+            strain. 76 days by default; 45 is a school of its own, at 27 to 28 °C.
           </Small>
-        </>
+          {back && (
+            <p>
+              {plural(back.before, 'fish', 'fish')} lived here. Back in {plural(back.steps, 'step')}: {back.atATime} at
+              a time, {back.days[0]} to {back.days[1]} days apart, ammonia by kit and by badge every day for a week
+              after each. All at once asks the whole filter at once: only if it was fed all the while and takes 1 mg/L
+              of ammonia in a day.
+            </p>
+          )}
+        </Stack>
       )}
     </section>
   )

@@ -8,3 +8,12 @@ export const Legend = styled(Quiet)`
     display: none;
   }
 `
+
+/** A round of a course as a row: which, when, and where or until when; what is to come is quiet. */
+export const RoundRow = styled.div<{ $isAhead: boolean }>`
+  display: grid;
+  grid-template-columns: 84px minmax(0, 1fr) auto;
+  gap: 12px;
+  font-size: 15px;
+  ${({ $isAhead }) => $isAhead && 'color: var(--quiet);'}
+`

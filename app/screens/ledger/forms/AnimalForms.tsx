@@ -10,6 +10,7 @@ import { useHousehold } from '../../../journal/provider.tsx'
 import { newId } from '../../../journal/opened.ts'
 import { Small } from '../../../look/text.ts'
 import { figures } from '../../../../core/words/numbers.ts'
+import { APPETITES } from '../../../fields/appetites.ts'
 import { EntryForm, useStartWhen, type FormProps, type FormRead } from './EntryForm.tsx'
 
 /** The animals a form can be about: who lives in the tank, and whoever the corrected entry names. */
@@ -24,14 +25,6 @@ function useAnimals(tank: Tank, named: readonly string[]): Animal[] {
 
 const animalOptions = (animals: readonly Animal[]) =>
   animals.map((animal) => ({ value: animal.id, label: animalLabel(animal) }))
-
-const APPETITES = [
-  { value: '0', label: 'ignores food' },
-  { value: '1', label: 'looks at it' },
-  { value: '2', label: 'spits it' },
-  { value: '3', label: 'eats some' },
-  { value: '4', label: 'eats all' },
-]
 
 interface SightingValues extends WhenValues {
   animalIds: string[]

@@ -1,8 +1,8 @@
 import { useState } from 'react'
 import { styled } from 'styled-components'
-import { breathsFrom, breathsWords, tapsAfter } from '../../../core/arrivals/breaths.ts'
-import { PlainButton } from '../../look/buttons.ts'
-import { Figure, Line, Quiet, Small } from '../../look/text.ts'
+import { breathsFrom, breathsWords, tapsAfter } from '../../core/watching/breaths.ts'
+import { PlainButton } from '../look/buttons.ts'
+import { Figure, Line, Quiet, Small } from '../look/text.ts'
 
 const Pad = styled.button`
   flex: none;
@@ -27,8 +27,11 @@ export function Tapper({
   who,
   breaths,
   onBreaths,
+  hint = 'at rest, before the bag is opened',
 }: {
   who: string
+  /** How to count, before the first tap. */
+  hint?: string
   breaths: number | null
   onBreaths: (perMinute: number | null) => void
 }) {
@@ -68,7 +71,7 @@ export function Tapper({
               : undefined
           }
         >
-          {said ? said.words : taps.length === 0 ? 'at rest, before the bag is opened' : 'go on tapping'}
+          {said ? said.words : taps.length === 0 ? hint : 'go on tapping'}
         </Small>
         {breaths !== null && (
           <PlainButton

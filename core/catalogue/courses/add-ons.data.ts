@@ -1,0 +1,259 @@
+import type { Definition, Hours, Only, Track } from './definition.ts'
+import { ADD_ON_PARTS } from './further-schools.data.ts'
+import {
+  DEWORM_SPACING,
+  DEWORM_STEP,
+  DEWORMINGS_ALONE,
+  EATING,
+  MISSED_REDOSE,
+  RESISTANCE,
+} from './school-parts.ts'
+
+const { FORMALIN_BATH, OXYGEN, METRONIDAZOLE_DOSE, METRONIDAZOLE_MEAL, SOAK_HOW } = ADD_ON_PARTS
+
+const close = { id: 'close', title: 'Finish the add-on', act: 'close', due: { by: 'close-doses' } } as const
+
+const series = (
+  id: string,
+  name: string,
+  dose: string,
+  need: number,
+  apart: Hours,
+  { first = { after: 'start', hours: [0, 0, 24] }, only }: Partial<Extract<Track, { of: 'dose' }>> = {},
+): Track => ({
+  id,
+  kind: 'rounds',
+  of: 'dose',
+  name,
+  dose,
+  need,
+  apart: [apart],
+  first,
+  missed: 'extend',
+  ...(only && { only }),
+})
+
+const addOn = (
+  part: Pick<Definition, 'id' | 'name' | 'what' | 'treats' | 'products' | 'days' | 'lead' | 'tracks' | 'steps' | 'rules' | 'source'> &
+    Partial<Pick<Definition, 'options' | 'roles' | 'restore' | 'cautions' | 'handling' | 'water'>>,
+): Definition => ({
+  kind: 'add-on',
+  roles: [{ role: 'main', label: 'Tank', hint: 'where the fish are; its school goes on', must: true }],
+  drugs: [],
+  options: [],
+  ends: 'doses',
+  handling: 0,
+  restore: [],
+  cautions: [],
+  ...part,
+})
+
+const EVERY_48: Only = { option: 'pace', is: ['every-48'] }
+const EVERY_24: Only = { option: 'pace', is: ['every-24'] }
+const GUT: Only = { option: 'gut', is: ['food'] }
+
+/** Doses that go beside a school: quarantine.md 7.2 and 5.2, further-schools.md 1. */
+export const ADD_ONS: readonly Definition[] = [
+  addOn({
+    id: 'qt-add-worm',
+    name: 'two dewormings',
+    what: 'Praziquantel in the water twice, a week apart: its eggs live through it, so the second round is the cure. Gut worms, where chosen, with the food a week later.',
+    treats: ['skin-flukes', 'gill-flukes', 'black-spot-worm'],
+    products: [
+      { dose: 'praziquantel-tank', ingredient: 'praziquantel', label: 'Praziquantel' },
+      { dose: 'fenbendazole-food', ingredient: 'fenbendazole', label: 'Fenbendazole for the food', only: GUT },
+    ],
+    options: [
+      {
+        id: 'gut',
+        label: 'Gut worms',
+        choices: [
+          { id: 'none', label: 'none', why: 'the fish keep their weight' },
+          { id: 'food', label: 'fenbendazole with the food', why: 'wild-caught, eats and stays thin: three days, and again two to three weeks later' },
+        ],
+      },
+    ],
+    days: 8,
+    lead: 'dewormings',
+    tracks: [
+      DEWORMINGS_ALONE,
+      {
+        id: 'gut-worms',
+        kind: 'rounds',
+        of: 'dose',
+        name: 'fenbendazole with the food',
+        dose: 'fenbendazole-food',
+        need: 6,
+        apart: [
+          [12, 24, 36],
+          [12, 24, 36],
+          [336, 408, 504],
+          [12, 24, 36],
+        ],
+        first: { after: { full: 'dewormings' }, hours: [144, 168, 240] },
+        missed: 'extend',
+        only: GUT,
+      },
+    ],
+    steps: [
+      DEWORM_STEP,
+      {
+        id: 'feed',
+        title: 'Feed fenbendazole with the food',
+        act: 'feed',
+        due: { by: 'doses' },
+        track: 'gut-worms',
+        only: GUT,
+        needs: ['eating'],
+        how: SOAK_HOW,
+        caution:
+          'Gloves; not in pregnancy. Snails and crabs die of it and rock holds it for weeks: only in a bare tank. Off-label: a veterinarian decides.',
+      },
+      close,
+    ],
+    rules: [EATING, DEWORM_SPACING, { ...MISSED_REDOSE, only: GUT }],
+    source: 'quarantine.md 7.2, qt-add-worm; further-schools.md 1, worm-timing and prazi-powder',
+    water: 'any',
+  }),
+  addOn({
+    id: 'qt-add-metro',
+    name: 'metronidazole in the same water',
+    what: 'Beside copper or chloroquine, against uronema in part: every 48 h, five doses. Some count brooklynella as covered too: that is disputed.',
+    treats: ['uronema'],
+    products: [
+      { dose: 'metronidazole-prophylactic', ingredient: 'metronidazole', label: 'Metronidazole', only: EVERY_48 },
+      { dose: 'metronidazole-uronema', ingredient: 'metronidazole', label: 'Metronidazole', only: EVERY_24 },
+      { dose: 'metronidazole-food', ingredient: 'metronidazole', label: 'Metronidazole for the food', only: { option: 'food', is: ['soaked'] } },
+    ],
+    options: [
+      {
+        id: 'pace',
+        label: 'How often',
+        choices: [
+          { id: 'every-48', label: 'every 48 h, five doses', why: 'to prevent: damsels, chromis, anthias, clownfish' },
+          { id: 'every-24', label: 'every 24 h, ten doses', why: 'uronema is suspected: with the food as well' },
+        ],
+      },
+      {
+        id: 'food',
+        label: 'With the food too',
+        choices: [
+          { id: 'plain', label: 'no', why: 'in the water alone' },
+          { id: 'soaked', label: 'yes, ten days', why: 'it reaches what sits in the flesh' },
+        ],
+      },
+    ],
+    days: 10,
+    lead: 'doses',
+    tracks: [
+      series('doses', 'metronidazole in the water', 'metronidazole-prophylactic', 5, [36, 48, 60], { only: EVERY_48 }),
+      series('doses', 'metronidazole in the water', 'metronidazole-uronema', 10, [18, 24, 36], { only: EVERY_24 }),
+      series('food', 'metronidazole in the food', 'metronidazole-food', 10, [12, 24, 36], {
+        only: { option: 'food', is: ['soaked'] },
+      }),
+    ],
+    steps: [
+      METRONIDAZOLE_DOSE,
+      { ...METRONIDAZOLE_MEAL, only: { option: 'food', is: ['soaked'] } },
+      close,
+    ],
+    rules: [MISSED_REDOSE],
+    source: 'further-schools.md 1, qt-add-metro; quarantine.md 5.2',
+    water: 'any',
+  }),
+  addOn({
+    id: 'qt-add-formalin',
+    name: 'formalin bath before entry',
+    what: 'One bath of 45 to 60 minutes before the fish goes into its tank.',
+    treats: ['brooklynella', 'uronema'],
+    products: [{ dose: 'formalin-bath', ingredient: 'formalin', label: 'Formalin' }],
+    roles: [
+      { role: 'main', label: 'Tank', hint: 'where the fish goes after the bath', must: true },
+      { role: 'tub', label: 'Tub for the bath', hint: 'a bucket of the same water with an air stone', must: false },
+    ],
+    days: 1,
+    lead: 'baths',
+    tracks: [series('baths', 'formalin bath', 'formalin-bath', 1, [48, 60, 72], { first: { after: 'start', hours: [0, 0, 12] } })],
+    steps: [FORMALIN_BATH, close],
+    rules: [OXYGEN],
+    handling: 3,
+    cautions: ['Not for a very weak fish, nor one with open sores, but at the low end of its range.'],
+    source: 'quarantine.md 5.2 and 7.2, formalin-bath',
+    water: 'any',
+  }),
+  addOn({
+    id: 'qt-add-soak',
+    name: 'medicine with the food',
+    what: 'Food bound with one medicine, given once a day, for fish that eat.',
+    treats: ['intestinal-worms'],
+    products: [
+      { dose: 'metronidazole-food', ingredient: 'metronidazole', label: 'Metronidazole', only: { option: 'soak', is: ['metronidazole'] } },
+      { dose: 'praziquantel-food', ingredient: 'praziquantel', label: 'Praziquantel', only: { option: 'soak', is: ['praziquantel'] } },
+      { dose: 'fenbendazole-food', ingredient: 'fenbendazole', label: 'Fenbendazole', only: { option: 'soak', is: ['fenbendazole'] } },
+    ],
+    options: [
+      {
+        id: 'soak',
+        label: 'Against',
+        choices: [
+          { id: 'metronidazole', label: 'flagellates of the gut: metronidazole, ten days', why: 'white stringy faeces, eats and stays thin' },
+          { id: 'praziquantel', label: 'tapeworms: praziquantel, twice a week apart', why: 'bitter: in food it likes best' },
+          { id: 'fenbendazole', label: 'roundworms: fenbendazole, three days', why: 'only in a bare tank: snails and crabs die of it' },
+        ],
+      },
+    ],
+    days: 10,
+    lead: 'food',
+    tracks: [
+      series('food', 'soaked food', 'metronidazole-food', 10, [12, 24, 36], { only: { option: 'soak', is: ['metronidazole'] } }),
+      series('food', 'soaked food', 'praziquantel-food', 2, [144, 168, 216], { only: { option: 'soak', is: ['praziquantel'] } }),
+      series('food', 'soaked food', 'fenbendazole-food', 3, [12, 24, 36], { only: { option: 'soak', is: ['fenbendazole'] } }),
+    ],
+    steps: [
+      {
+        id: 'feed',
+        title: 'Feed the soaked food',
+        act: 'feed',
+        due: { by: 'doses' },
+        track: 'food',
+        needs: ['eating'],
+        how: SOAK_HOW,
+        caution: 'Gloves, no food for people nearby. Never for fish that may be eaten. The label and a veterinarian decide.',
+      },
+      close,
+    ],
+    rules: [EATING, MISSED_REDOSE],
+    source: 'quarantine.md 5.2 and 5.3',
+    water: 'any',
+  }),
+  addOn({
+    id: 'qt-add-kanamycin',
+    name: 'kanamycin, a veterinarian’s choice',
+    what: 'Every 48 h, five doses, where a veterinarian has named it. With copper in the water: finish the copper first unless the ulcer is the killer.',
+    treats: ['bacterial-external'],
+    products: [{ dose: 'kanamycin-tank', ingredient: 'kanamycin', label: 'Kanamycin' }],
+    days: 10,
+    lead: 'doses',
+    tracks: [series('doses', 'kanamycin in the water', 'kanamycin-tank', 5, [42, 48, 60])],
+    steps: [
+      {
+        id: 'dose',
+        title: 'Kanamycin in the water',
+        act: 'dose',
+        due: { by: 'doses' },
+        track: 'doses',
+        needs: ['vet'],
+        how: 'Change a quarter of the water before each dose. The filter may stall: ammonia is tested daily. “A double dose for half an hour” is refused here: a stronger short bath is the veterinarian’s decision.',
+        caution: `Gloves; mind allergies. ${RESISTANCE}`,
+      },
+      close,
+    ],
+    rules: [
+      { id: 'vet', role: 'gate', when: { asks: 'a veterinarian has named this drug for these fish' }, says: 'a veterinarian has named it' },
+      MISSED_REDOSE,
+    ],
+    cautions: [RESISTANCE],
+    source: 'quarantine.md 5.2, 6 and 10, kanamycin-tank; further-schools.md 1, antibiotic-double',
+    water: 'any',
+  }),
+]

@@ -1,0 +1,158 @@
+import type { Definition, Rule, Step, Track } from './definition.ts'
+import { ammonia, ammoniaLow, close, dewormProduct, dewormRules, dewormStep, dewormings, DEWORM_AFTER, join, look, setBack, watch } from './school-parts.ts'
+
+/** What all three tank-transfer schools share. */
+const transfer = (
+  part: Pick<Definition, 'id' | 'name' | 'what' | 'treats' | 'handling' | 'source'> & {
+    rule: Extract<Track, { of: 'move' }>['rule']
+    baths?: Extract<Track, { of: 'bath' }>
+  },
+): Definition => ({
+  id: part.id,
+  kind: 'school',
+  name: part.name,
+  what: part.what,
+  treats: part.treats,
+  roles: [
+    { role: 'main', label: 'First tank set', hint: 'where the fish are when it begins', must: true },
+    {
+      role: 'other',
+      label: 'Second tank set',
+      hint: 'with its own heater, pump, net and hides; nothing is ever shared with the first',
+      must: true,
+    },
+    { role: 'tub', label: 'Tub for baths', hint: 'new salt water of the same temperature', must: false },
+  ],
+  drugs: [],
+  products: [
+    ...(part.baths ? [{ dose: part.baths.dose, ingredient: 'peroxide', label: 'Peroxide for the baths' }] : []),
+    dewormProduct,
+  ],
+  options: [
+    {
+      id: 'capture',
+      label: 'Caught with',
+      choices: [
+        { id: 'container', label: 'a container', why: 'the fish stays in water: least wear on its skin' },
+        { id: 'net', label: 'a net', why: 'quicker where it hides; costs slime and nerves' },
+      ],
+    },
+    DEWORM_AFTER,
+  ],
+  days: 12,
+  ends: 'rounds',
+  lead: 'moves',
+  tracks: [
+    { id: 'moves', kind: 'rounds', of: 'move', name: 'moves', rule: part.rule },
+    ...(part.baths ? [part.baths] : []),
+    watch,
+    // A bare tank that is left every third day is no place for a wormer: after the moves only.
+    ...dewormings.filter(({ only }) => only?.is.includes('after')),
+  ],
+  steps: [
+    join,
+    ...(part.baths
+      ? [
+          {
+            id: 'bath',
+            title: 'Peroxide bath',
+            act: 'bath',
+            due: { by: 'baths' },
+            caution:
+              'Gloves and goggles: peroxide burns skin and eyes. Strong air, stay beside it; out at once when a fish lies over or gasps. Local law and a licensed aquatic veterinarian decide on its use.',
+          } satisfies Step,
+        ]
+      : []),
+    {
+      id: 'move',
+      title: 'Move the fish',
+      act: 'move',
+      due: { by: 'moves' },
+      caution: 'Only the fish moves: no water, net, filter or hide goes with it. Unplug heaters before hands go in.',
+    },
+    {
+      id: 'sterilise',
+      title: 'Empty and sterilise the tank they left',
+      act: 'tick',
+      due: { by: 'sets' },
+      caution: 'Bleach: gloves, goggles, open windows, never with acids or ammonia. Rinse and dechlorinate, then dry.',
+    },
+    dewormStep,
+    ammonia,
+    look,
+    close,
+  ],
+  rules: [
+    { id: 'late-move', role: 'event', when: { judged: 'late-move' }, says: 'a move came too late' },
+    ...(part.baths
+      ? ([
+          {
+            id: 'bath-spacing',
+            role: 'event',
+            when: { judged: 'bath-spacing' },
+            says: 'the second bath was not six days after the first',
+          },
+          {
+            id: 'bath-without-move',
+            role: 'event',
+            when: { judged: 'bath-without-move' },
+            says: 'a bath was not followed by a move within two hours',
+          },
+        ] satisfies Rule[])
+      : []),
+    {
+      id: 'set-dry',
+      role: 'gate',
+      when: { judged: 'sets-dry' },
+      says: 'the next tank set has stood bleached or dry for 24 h',
+    },
+    ammoniaLow,
+    ...dewormRules,
+    ...setBack,
+  ],
+  handling: part.handling,
+  restore: [],
+  cautions: ['Only the fish moves. Two tank sets that never share a net, a hose or a hand that was not washed.'],
+  source: part.source,
+})
+
+/** Schools that leave the parasite’s cysts behind by moving the fish: quarantine.md 7.1–7.4. */
+export const TRANSFER_COURSES: readonly Definition[] = [
+  transfer({
+    id: 'qt-c-ttm',
+    name: 'tank transfer',
+    what: 'Four moves within twelve days, never over 72 h apart, between two tank sets: the parasite’s cysts stay behind.',
+    treats: ['marine-ich'],
+    handling: 4,
+    source: 'quarantine.md 7.1 and 7.2, qt-c-ttm',
+    rule: { maxIntervalHours: 72, minTotalHours: 288, minTransfers: 4 },
+  }),
+  transfer({
+    id: 'qt-c-velvet',
+    name: 'tank transfer, velvet interval',
+    what: 'Eight moves within twelve days, never over 36 h apart, between two tank sets.',
+    treats: ['marine-velvet', 'marine-ich'],
+    handling: 8,
+    source: 'quarantine.md 7.1 and 7.2, qt-c-velvet',
+    rule: { maxIntervalHours: 36, minTotalHours: 288, minTransfers: 8 },
+  }),
+  transfer({
+    id: 'qt-c-hybrid',
+    name: 'tank transfer with two peroxide baths',
+    what: 'Four moves within twelve days, and two peroxide baths exactly six days apart, each on the way to the next tank.',
+    treats: ['marine-ich', 'marine-velvet'],
+    handling: 6,
+    source: 'quarantine.md 7.1 and 7.2, qt-c-hybrid',
+    rule: { maxIntervalHours: 72, minTotalHours: 288, minTransfers: 4 },
+    baths: {
+      id: 'baths',
+      kind: 'rounds',
+      of: 'bath',
+      name: 'peroxide baths',
+      dose: 'peroxide-bath',
+      need: 2,
+      apartHours: [138, 144, 150],
+      moveWithinHours: 2,
+    },
+  }),
+]

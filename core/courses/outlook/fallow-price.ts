@@ -1,0 +1,147 @@
+import { animalGroupById } from '../../catalogue/animal-group.ts'
+import { bandFor, parameterById } from '../../catalogue/parameter.ts'
+import { lifeModelOf } from '../../catalogue/treatments/treatments.ts'
+import { trendFit } from '../../evidence/trend.ts'
+import { animalsOf, countAt } from '../../household/animals.ts'
+import { tankById } from '../../household/tanks.ts'
+import type { Journal } from '../../journal/journal.ts'
+import { readingsOf } from '../../readings/latest.ts'
+import { iso, MS_PER_DAY, type ZoneClock } from '../../time/zone.ts'
+import type { CoursePlan } from '../plan.ts'
+import { COMPARED_DAYS, fishlessRisk } from './fishless-risk.ts'
+
+/** The curve from the first day on: a point a day. */
+export const fallowCurve = (parasite: string, slowShare: number, lastDay: number): { day: number; risk: number }[] =>
+  Array.from({ length: lastDay + 1 }, (_, day) => ({ day, risk: fishlessRisk(parasite, day, slowShare) ?? 0 }))
+
+/** Alkalinity readings that say anything of today's slope: as far back as this (EA). */
+const TREND_DAYS = 30
+/** Corals are kept over this, dKH. */
+const CORAL_ALKALINITY_LOW = 7
+
+/** How alkalinity goes on if nothing is added, dKH. */
+export interface AlkalinityOutlook {
+  now: number
+  perDay: number
+  bandLow: number
+  /** When it leaves its band below; null where it does not. */
+  crossesAt: number | null
+}
+
+/** The line through the alkalinity of the last month; null with fewer than three readings. */
+export function alkalinityOutlook(journal: Journal, tankId: string, now: number): AlkalinityOutlook | null {
+  const tank = tankById(journal, tankId)
+  const parameter = parameterById('alk-kh')
+  if (!tank || !parameter) return null
+  // Corals in a small tub: quarantine.md 7.5, coral-chem.
+  const low = bandFor(parameter, tank.profile)?.[0] ?? CORAL_ALKALINITY_LOW
+  const readings = readingsOf(journal, tankId, 'alk-kh').flatMap(({ at, content }) =>
+    at <= now && now - at < TREND_DAYS * MS_PER_DAY && content.result.kind === 'value'
+      ? [{ at: iso(at), value: content.result.value }]
+      : [],
+  )
+  const fit = trendFit({ readings, targets: [low], now: iso(now) })
+  if (!fit.ok) return null
+  const [reach] = fit.value.reach
+  return {
+    now: fit.value.valueNow,
+    perDay: fit.value.slopePerDay,
+    bandLow: low,
+    crossesAt: reach?.at == null || fit.value.slopePerDay >= 0 ? null : Date.parse(reach.at),
+  }
+}
+
+/** How much of an edge a coral has lost and would lose, mm, by its counts of "edge-mm" since the start. */
+function recessionPerDay(journal: Journal, tankId: string, from: number, now: number): number | null {
+  const byPart = new Map<string, { at: number; value: number }[]>()
+  for (const { at, content } of journal.ofKind('count'))
+    if (content.tankId === tankId && content.measure === 'edge-mm' && at >= from && at <= now)
+      for (const { partId, value } of content.parts ?? [])
+        byPart.set(partId, [...(byPart.get(partId) ?? []), { at, value }])
+  const slopes = [...byPart.values()].flatMap((counts) => {
+    const [first, last] = [counts[0]!, counts.at(-1)!]
+    const days = (last.at - first.at) / MS_PER_DAY
+    return days > 0 ? [(last.value - first.value) / days] : []
+  })
+  return slopes.length === 0 ? null : Math.max(...slopes)
+}
+
+/** What waiting until a day costs and buys. */
+export interface PriceOfWaiting {
+  days: number
+  /** The midnight on which those days are full; null for today. */
+  at: number | null
+  risks: readonly { parasite: string; risk: number }[]
+  /** dKH by then if nothing is added; null where it is not known. */
+  alkalinity: number | null
+  isUnderBand: boolean
+  /** mm more of the worst measured coral edge by then; null where none was measured twice. */
+  recessionMm: number | null
+}
+
+/**
+ * The price of waiting side by side: today, and 30, 45, 60 and 76 days (further-schools.md 2).
+ * @param slowShares the keeper's word on the slow strain, by parasite; the handbook's where it is left out
+ */
+export function priceOfWaiting(
+  journal: Journal,
+  { course, fishless, facts }: CoursePlan,
+  clock: ZoneClock,
+  slowShares: Readonly<Record<string, number>> = {},
+): PriceOfWaiting[] {
+  if (!fishless || fishless.begunAt === null) return []
+  const { now } = facts
+  const begunDay = clock.dayOf(fishless.begunAt)
+  const alkalinity = alkalinityOutlook(journal, course.tankId, now)
+  const perDayMm = recessionPerDay(journal, course.tankId, course.startedAt, now)
+  const parasites = course.definition.treats.filter((one) => lifeModelOf(one) !== undefined)
+  const days = [fishless.days, ...COMPARED_DAYS.filter((one) => one > fishless.days)]
+  return days.map((day, i) => {
+    const at = i === 0 ? now : clock.instantAt(begunDay + day)
+    const ahead = (at - now) / MS_PER_DAY
+    const value = alkalinity && alkalinity.now + alkalinity.perDay * ahead
+    return {
+      days: day,
+      at: i === 0 ? null : at,
+      risks: parasites.map((parasite) => ({
+        parasite,
+        risk: fishlessRisk(parasite, day, slowShares[parasite]) ?? 0,
+      })),
+      alkalinity: value === null ? null : Math.max(0, value),
+      isUnderBand: value !== null && value < alkalinity!.bandLow,
+      recessionMm: perDayMm === null ? null : Math.max(0, perDayMm * ahead),
+    }
+  })
+}
+
+/** Share of the former fish that comes back at once, and the days until the next: quarantine.md 7.5 (HP). */
+const RESTOCK = { share: 0.3, days: [10, 14] as const }
+/** Fish that left within so long before the last of them were the tank's stock (EA). */
+const LEFT_TOGETHER_MS = 7 * MS_PER_DAY
+
+/** How fish come back: how many lived here, and how many at a time the filter is asked to bear. */
+export interface Restocking {
+  /** Fish that lived in the tank when the last of them left. */
+  before: number
+  atATime: number
+  steps: number
+  days: readonly [number, number]
+}
+
+/** Restocking in steps; null where no fish of the tank is on record. */
+export function restocking(journal: Journal, { course, facts }: CoursePlan): Restocking | null {
+  const left = Math.max(-Infinity, ...facts.fishIn.map(({ to }) => to ?? -Infinity))
+  if (!Number.isFinite(left)) return null
+  const before = animalsOf(journal)
+    .filter(({ group }) => animalGroupById(group)?.kind === 'fish')
+    .filter(({ stays }) =>
+      stays.some(
+        ({ tankId, from, to }) =>
+          tankId === course.tankId && from < left && to !== null && left - to < LEFT_TOGETHER_MS && to <= left,
+      ),
+    )
+    .reduce((sum, animal) => sum + Math.max(1, countAt(animal, left)), 0)
+  if (before === 0) return null
+  const atATime = Math.max(1, Math.floor(RESTOCK.share * before + 1e-9))
+  return { before, atATime, steps: Math.ceil(before / atATime), days: RESTOCK.days }
+}

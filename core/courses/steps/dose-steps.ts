@@ -1,0 +1,67 @@
+import type { Step } from '../../catalogue/courses/definitions.ts'
+import { doseById } from '../../catalogue/treatments/treatments.ts'
+import { productById } from '../../household/shelf.ts'
+import { tankById } from '../../household/tanks.ts'
+import { spanText } from '../../time/words.ts'
+import { plannedBath } from '../amounts/planned-bath.ts'
+import { doseToward } from '../amounts/planned-dose.ts'
+import { plannedFood } from '../amounts/planned-food.ts'
+import type { DosesState } from '../tracks/doses.ts'
+import { base, waitsForOf, type Draft, type TaskInput } from './step-input.ts'
+
+/** Where the next dose goes: after the treatment to where the fish are watched. */
+function doseTankOf({ facts, observation, rounds }: TaskInput, { track }: DosesState): string {
+  const { course } = facts
+  if (observation) return observation.tankId
+  const here = rounds?.tankId ?? course.tankId
+  return track.first.after === 'watch' ? (course.moveToTankId ?? here) : here
+}
+
+function amountOf(input: TaskInput, state: DosesState, tankId: string): Partial<Draft> {
+  const { journal, facts } = input
+  const { course } = facts
+  const dose = doseById(state.track.dose)!
+  const productId = course.products[dose.id]
+  const product = productId === undefined ? null : productById(journal, productId)
+  const ingredient = dose.agent
+  if (dose.route === 'food') return { ingredient, food: plannedFood(dose, product) }
+  if (dose.route === 'bath') {
+    const tub = course.tanks.tub === undefined ? null : tankById(journal, course.tanks.tub)
+    return { ingredient, bath: plannedBath(dose, product, tub?.volume?.netL ?? null) }
+  }
+  const volumeL = tankById(journal, tankId)?.volume?.netL ?? null
+  // What was dosed before is not measured at home and is mostly gone by the next round: each is dosed in full.
+  const planned = volumeL === null ? null : doseToward(0, dose.target, dose.high, volumeL, product)
+  return { ingredient, ...(planned && { dose: planned }) }
+}
+
+function whyOf({ track, done, state, missed }: DosesState, index: number): string {
+  if (state === 'broken')
+    return index === 0 ? 'overdue: both rounds are done again from here' : 'the second of the new pair'
+  const number = done.length + index
+  if (number === 0) return track.first.after === 'watch' ? 'once the treatment is over and the fish eat' : 'the first'
+  const [least, best, most] = track.apart[Math.min(number - 1, track.apart.length - 1)]!
+  const late = index === 0 && missed > 0 ? `; ${missed} missed, as many more at the end` : ''
+  return `${spanText(best)} after the one before, ${spanText(least)} to ${spanText(most)}${late}`
+}
+
+/** The doses to come of one of the course's counts of doses. */
+export function doseTasks(input: TaskInput, step: Step): Draft[] {
+  const { facts, living } = input
+  const state = input.doses.find(({ track }) => track.id === step.track)
+  if (!state || state.state === 'full') return []
+  if (facts.course.animalIds.length > 0 && living.length === 0) return []
+  const tankId = doseTankOf(input, state)
+  const waitsFor = waitsForOf(input, step)
+  const { need } = state.track
+  return state.ahead.map(({ ordinal, ...window }, i) => ({
+    ...base(input, step, ordinal),
+    tankId,
+    title: need > 1 ? `${step.title}, ${state.done.length + i + 1} of ${need}` : step.title,
+    why: whyOf(state, i),
+    ...window,
+    animalIds: living,
+    ...amountOf(input, state, tankId),
+    ...(i === 0 && waitsFor.length > 0 && { waitsFor }),
+  }))
+}
