@@ -83,6 +83,20 @@ describe('of one fish, by the record and the plan', () => {
     expect(handlingOf(it.journal, 'new', [], it.ms(5, '08:00'))!.past).toBe(0)
   })
 
+  test('a swap to low salinity is one step, however many litres it took', () => {
+    const it = quarantine({ definition: 'qt-d-hypo' })
+    it.write({
+      kind: 'water-change',
+      ...it.at(0, '10:00'),
+      tankId: 'quar',
+      litres: 36,
+      replacement: { salinityPsu: 0 },
+    })
+    expect(handlingOf(it.journal, 'cobalt', [], it.ms(1, '08:00'))!.events).toMatchObject([
+      { what: 'salinity', points: 1 },
+    ])
+  })
+
   test('what lies over a week back no longer counts; nobody of that name has no load', () => {
     const it = twoSets()
     it.move(72)

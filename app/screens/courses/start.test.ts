@@ -134,3 +134,10 @@ test('a load over the limit is asked about: the hybrid caught with a net', () =>
   expect(startProblems({ ...sent, isLoadAccepted: true }, hybrid)).toEqual({})
   expect(startProblems({ ...sent, options: {} }, hybrid)).toEqual({})
 })
+
+test('an add-on knows the course that it is added to; a school is added to none', () => {
+  const around = { courseId: 'n', happened: '2026-11-23T18:00:00Z', kitId: undefined, withCourseId: 'c' }
+  expect(startContent(values, context, around).withCourseId).toBeUndefined()
+  const addOn = { ...context, definition: definitionById('qt-add-worm')!, choice: null }
+  expect(startContent({ ...values, definitionId: 'qt-add-worm' }, addOn, around).withCourseId).toBe('c')
+})

@@ -50,3 +50,22 @@ test('no such reckoning where nothing is moved, nor once all is done', () => {
   for (const hours of [72, 144, 216, 288]) full.move(hours)
   expect(ammoniaAhead(full.journal, full.plan(290))).toBeNull()
 })
+
+test('a reading of nothing tells no rate: two fish are assumed, as before the first', () => {
+  const it = twoSets()
+  const before = ammoniaAhead(it.journal, it.plan(24))!
+  tan(it, 23, 'a', 0)
+  expect(ammoniaAhead(it.journal, it.plan(24))).toMatchObject({ basis: 'assumed', perDayMgPerL: before.perDayMgPerL })
+})
+
+test('a change in the set before belongs to its own rate, and thins nothing in the set of now', () => {
+  const it = twoSets()
+  it.write({ kind: 'water-change', ...it.at(24), tankId: 'a', litres: 20 })
+  // One day at the rate, halved, then one more: 1.5 days of it.
+  tan(it, 48, 'a', 0.3)
+  it.move(70)
+  const ahead = ammoniaAhead(it.journal, it.plan(94))!
+  expect(ahead).toMatchObject({ tankId: 'b', basis: 'read' })
+  expect(ahead.perDayMgPerL).toBeCloseTo(0.2, 6)
+  expect(ahead.nowMgPerL).toBeCloseTo(0.2, 6)
+})

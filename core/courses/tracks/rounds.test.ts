@@ -349,3 +349,21 @@ describe.each([
     expect(countAt(it, 289, 'baths')).toMatchObject({ state: 'full', has: 2, restarts: [] })
   })
 })
+
+describe('a bath counts only when every living fish had a whole one', () => {
+  test('one of two fish: it does not count until the other had its own', () => {
+    const it = twoSets({ definition: 'qt-c-hybrid' })
+    it.bath(10, ['needle'])
+    expect(countAt(it, 11, 'baths')).toMatchObject({ state: 'waiting', has: 0 })
+    it.bath(10.6, ['burr'])
+    expect(countAt(it, 11, 'baths')).toMatchObject({ has: 1 })
+  })
+
+  test('too weak, too short or ended early is none', () => {
+    for (const extra of [{ massMg: 100 }, { minutes: 5 }, { stopped: 'gasping' as const }]) {
+      const it = twoSets({ definition: 'qt-c-hybrid' })
+      it.bath(10, ['needle', 'burr'], extra)
+      expect(countAt(it, 11, 'baths').has).toBe(0)
+    }
+  })
+})
