@@ -1,5 +1,6 @@
 import { styled } from 'styled-components'
 import { heldLevelOf, type CoursePlan } from '../../core/courses/plan.ts'
+import type { DipsState } from '../../core/courses/tracks/dips.ts'
 import type { DosesState } from '../../core/courses/tracks/doses.ts'
 import { expectedRounds } from '../../core/courses/tracks/rounds.ts'
 import { momentBeside } from '../../core/time/words.ts'
@@ -61,6 +62,7 @@ export function LeadStrip({ plan, zone, now, small = false }: StripProps) {
   }
   const doses = plan.doses.find(({ track }) => track.id === course.definition.lead)
   if (doses) return <DoseCells doses={doses} height={height} />
+  if (plan.dips && course.definition.lead === 'dips') return <DipCells dips={plan.dips} height={height} />
   if (fishless)
     return (
       <DayBar
@@ -111,6 +113,18 @@ function DayBar({ height, share, words }: { height: number; share: number; words
     <Cells $height={height} role="img" aria-label={words}>
       <div style={{ width: `${100 * share}%`, background: 'var(--second)' }} />
       <div style={{ flex: 1, backgroundImage: 'var(--hatch-second)' }} />
+    </Cells>
+  )
+}
+
+/** Clean dips solid, those still wanted hatched; a gap where the last round was not clean. */
+export function DipCells({ dips: { has, pace, state, seenAt }, height }: { dips: DipsState; height: number }) {
+  const isGap = state !== 'full' && has === 0 && seenAt !== null
+  return (
+    <Cells $height={height} role="img" aria-label={`${has} clean of ${pace.need} on end`}>
+      {Array.from({ length: pace.need }, (_, i) => (
+        <Cell key={i} $look={i < has ? 'solid' : isGap && i === 0 ? 'gap' : 'hatched'} />
+      ))}
     </Cells>
   )
 }

@@ -41,6 +41,10 @@ export function phaseWords(plan: CoursePlan): string {
     return fishless.state === 'waiting' || fishless.state === 'broken'
       ? 'fish are in'
       : `day ${fishless.days} of ${fishless.needsDays}`
+  if (plan.dips)
+    return plan.dips.state === 'full'
+      ? 'clean, looked at weekly'
+      : `${plan.dips.has} of ${plan.dips.pace.need} dips clean`
   if (series) return `day ${series.day} of ${course.requiredDays}`
   if (plan.elapsed) return `day ${plan.elapsed.days} of ${plan.elapsed.needsDays}`
   if (plan.salinity) return salinityWords(plan.salinity, plan)

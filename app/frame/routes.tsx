@@ -18,6 +18,7 @@ const SCREENS: Record<string, ComponentType> = {
   'tanks/:tankId/add-animal': lazy(async () => ({
     default: (await import('../screens/tanks/AddAnimal.tsx')).AddAnimal,
   })),
+  'tanks/:tankId/corals': lazy(async () => ({ default: (await import('../screens/corals/Corals.tsx')).Corals })),
   arrivals: lazy(async () => ({ default: (await import('../screens/arrivals/Arrivals.tsx')).Arrivals })),
   'arrivals/new': ExpectBox,
   'arrivals/box/:boxId/change': ExpectBox,

@@ -82,6 +82,7 @@ const COUNT_NAMES: Record<NonNullable<ContentOf<'count'>['what'] | ContentOf<'co
   'pest-count': 'counted',
   'came-off': 'came off',
   eggs: 'eggs',
+  brushed: 'edges brushed',
   alive: 'alive',
   'diatom-share': 'diatom share',
   removed: 'removed',

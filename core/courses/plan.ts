@@ -15,6 +15,7 @@ import { countLevel, isTested } from './tracks/level.ts'
 import { countRounds, type RoundsState } from './tracks/rounds.ts'
 import { countSalinity, type SalinityState } from './tracks/salinity.ts'
 import { countSeries, type SeriesState } from './tracks/series.ts'
+import { countDips, type DipsState } from './tracks/dips.ts'
 import { countElapsed, type ElapsedState } from './tracks/elapsed.ts'
 import { observationOf, watchFromOf, type Observation } from './tracks/watch.ts'
 import { warningsOf, type CourseWarning } from './warnings.ts'
@@ -22,7 +23,17 @@ import { livingOf, watched } from './watched.ts'
 
 /** What a course is doing. */
 export type Phase =
-  'ahead' | 'ramp' | 'hold' | 'proven' | 'moving' | 'planned' | 'dosing' | 'fishless' | 'observing' | 'ended'
+  | 'ahead'
+  | 'ramp'
+  | 'hold'
+  | 'proven'
+  | 'moving'
+  | 'planned'
+  | 'dosing'
+  | 'fishless'
+  | 'dipping'
+  | 'observing'
+  | 'ended'
 
 /** A course as it stands: everything its page and the ledger show, worked out from the journal. */
 export interface CoursePlan {
@@ -39,6 +50,8 @@ export interface CoursePlan {
   salinity: SalinityState | null
   /** Counts of doses, in the order of the definition. */
   doses: readonly DosesState[]
+  /** Dips of corals; null for other courses. */
+  dips: DipsState | null
   /** Days that pass, whatever happens; null for other courses. */
   elapsed: ElapsedState | null
   /** Rules that hold or do not; what has merely happened is in `events`. */
@@ -109,7 +122,14 @@ function phaseOf(
   if (rounds) return 'moving'
   if (salinity)
     return salinity.clock.state === 'complete' ? 'proven' : salinity.clock.runFrom === null ? 'ramp' : 'hold'
-  if (!drug) return course.definition.kind === 'fallow' ? 'fishless' : doses.length > 0 ? 'dosing' : 'planned'
+  if (!drug)
+    return course.definition.lead === 'fishless'
+      ? 'fishless'
+      : course.definition.lead === 'dips'
+        ? 'dipping'
+        : doses.length > 0
+          ? 'dosing'
+          : 'planned'
   if (drug.clock.state === 'complete') return 'proven'
   return drug.ramp.next !== null && drug.clock.state === 'not-started' ? 'ramp' : 'hold'
 }
@@ -135,12 +155,13 @@ export function coursePlan(
   const fishless = countFishless(facts, settings.clock)
   const salinity = countSalinity(facts)
   const elapsed = countElapsed(facts, settings.clock)
+  const dips = countDips(facts, settings.clock)
   const seen = watched(journal, course, facts.now)
   const living = livingOf(journal, course)
   const clock = drug?.clock ?? null
   const observation = observationOf(journal, facts, { clock, rounds, salinity }, seen, living, settings)
   const doses = countAllDoses(facts, watchFromOf({ observation, clock, rounds, salinity }))
-  const counted = { journal, settings, facts, drug, rounds, series, fishless, salinity, doses, elapsed, seen }
+  const counted = { journal, settings, facts, drug, rounds, series, fishless, salinity, doses, dips, elapsed, seen }
   const rules = rulesOf(counted)
   const tasks = tasksOf({ ...counted, rules, observation, living, horizon })
   return {
@@ -152,6 +173,7 @@ export function coursePlan(
     fishless,
     salinity,
     doses,
+    dips,
     elapsed,
     rules: rules.filter(({ role }) => role !== 'event'),
     events: rules.filter(({ role }) => role === 'event'),

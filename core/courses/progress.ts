@@ -13,7 +13,8 @@ export function progressOf(journal: Journal, course: Course, now: number): strin
     const days = Math.floor(countLevel(record).provenHours / 24)
     return `${days} of ${course.requiredDays} days ${isTested(record) ? 'proven' : 'logged'}`
   }
-  if (course.definition.kind === 'fallow') return 'days without fish are counted'
+  if (course.definition.lead === 'fishless') return 'days without fish are counted'
+  if (course.definition.lead === 'dips') return 'clean dips are counted'
   const salinity = countSalinity(record)
   if (salinity) return `${Math.floor(salinity.clock.provenHours / 24)} of ${course.requiredDays} days proven`
   const [doses] = countAllDoses(record, null).filter(({ track }) => track.id === course.definition.lead)

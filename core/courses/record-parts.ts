@@ -1,11 +1,14 @@
 import { animalGroupById } from '../catalogue/animal-group.ts'
 import { animalsOf } from '../household/animals.ts'
-import type { Journal } from '../journal/journal.ts'
+import { coralsOf, livingCorals } from '../household/corals.ts'
+import type { Part } from '../household/parts.ts'
+import { firstAtOrAfter, type Journal } from '../journal/journal.ts'
 import { netVolumeAt } from '../household/tanks.ts'
 import { readingsOf } from '../readings/latest.ts'
 import { MS_PER_DAY, MS_PER_HOUR } from '../time/zone.ts'
 import type { Course } from './course.ts'
 import type { CourseRecord } from './record.ts'
+import { isWholeDip } from './tracks/dips.ts'
 
 /** A set stands dry or bleached so long before it is used again: quarantine.md 7.2. */
 export const SET_REST_HOURS = 24
@@ -27,8 +30,11 @@ export function cleanedSets(journal: Journal, course: Course, until: number): Co
   })
 }
 
-/** Contacts that may bring a parasite of fish: quarantine.md 7.5. A dry hand or a clean tool does not. */
-const WET_CONTACTS: ReadonlySet<string> = new Set(['fish', 'water', 'snail', 'plug'])
+/**
+ * Contacts that may bring a parasite of fish: quarantine.md 7.5. A wet tool carries fish water; a hand is rinsed and dried before it
+ * goes in, and is warned about only.
+ */
+export const WET_CONTACTS: ReadonlySet<string> = new Set(['fish', 'water', 'tool', 'snail', 'plug'])
 
 /** What bears on a count of days without fish. */
 export function fallowFacts(
@@ -36,15 +42,16 @@ export function fallowFacts(
   course: Course,
   until: number,
 ): Pick<CourseRecord, 'fishIn' | 'wetItems' | 'feeds'> {
-  if (course.definition.kind !== 'fallow') return { fishIn: [], wetItems: [], feeds: [] }
+  const isCounted = course.definition.tracks.some((track) => track.kind === 'hold' && track.by === 'no-fish')
+  if (!isCounted) return { fishIn: [], wetItems: [], feeds: [] }
   const { tankId } = course
   const isFish = (group: string) => animalGroupById(group)?.kind === 'fish'
   const fishIn = animalsOf(journal)
     .filter(({ group }) => isFish(group))
-    .flatMap(({ stays }) =>
+    .flatMap(({ stays, id: animalId }) =>
       stays
         .filter((stay) => stay.tankId === tankId && stay.from <= until)
-        .map(({ from, to }) => ({ from, to: to !== null && to > until ? null : to })),
+        .map(({ from, to }) => ({ from, to: to !== null && to > until ? null : to, animalId })),
     )
   return {
     fishIn,
@@ -52,17 +59,36 @@ export function fallowFacts(
       ...journal
         .ofKind('contact')
         .filter(({ content, at }) => content.tankId === tankId && at <= until && WET_CONTACTS.has(content.what))
-        .map(({ at }) => ({ at, why: 'cross-contact' as const })),
+        .map(({ at, content }) => ({ at, why: 'cross-contact' as const, what: content.what })),
       ...journal
         .ofKind('arrival')
         .filter(
           ({ content, at }) =>
             content.tankId === tankId && at > course.startedAt && at <= until && !isFish(content.group),
         )
-        .map(({ at }) => ({ at, why: 'new-wet-item' as const })),
+        .map(({ at, content }) => ({ at, why: 'new-wet-item' as const, animalId: content.animalId })),
     ],
     feeds: journal.ofKind('feed').flatMap(({ content, at }) => (content.tankId === tankId && at <= until ? [at] : [])),
   }
+}
+
+/** The living corals of a course: those named at its start, wherever they are now; else all of its tank. */
+export const hostsOf = (journal: Journal, { partIds, tankId }: Course): Part[] =>
+  partIds.length === 0 ? coralsOf(journal, tankId) : livingCorals(journal, partIds)
+
+/** Dips of the corals of a course, by its parts, its id, or a task of it. */
+export function dipsOf(journal: Journal, course: Course, until: number): CourseRecord['dips'] {
+  if (!course.definition.tracks.some((track) => track.kind === 'rounds' && track.of === 'dip')) return []
+  const lines = journal.ofKind('bath')
+  const own = new Set(hostsOf(journal, course).map(({ id }) => id))
+  return lines.slice(firstAtOrAfter(lines, course.startedAt - MS_PER_DAY)).flatMap(({ at, content, id }) => {
+    if (at > until) return []
+    const isOwn = content.courseId === course.id || content.taskId?.startsWith(`${course.id}/`) === true
+    const named = content.partIds ?? []
+    const partIds = named.filter((partId) => own.has(partId))
+    if (partIds.length === 0 && !(isOwn && named.length === 0 && content.animalIds.length === 0)) return []
+    return [{ at, partIds, isWhole: isWholeDip(content), entryId: id }]
+  })
 }
 
 /** What bears on a salinity that is held low. */

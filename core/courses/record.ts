@@ -13,7 +13,7 @@ import { readingsOf } from '../readings/latest.ts'
 import { MS_PER_DAY } from '../time/zone.ts'
 import { isDrugCourse, type Course, type DrugCourse } from './course.ts'
 import { givenDoses, WHOLE_SHARE } from './record-doses.ts'
-import { cleanedSets, fallowFacts, salinityFacts } from './record-parts.ts'
+import { cleanedSets, dipsOf, fallowFacts, hostsOf, salinityFacts } from './record-parts.ts'
 
 /** Something that makes the count start over, quarantine.md 7.4. */
 export interface Restart {
@@ -62,6 +62,17 @@ export interface LoggedCount {
   at: number
   measure: string
   parts: readonly { partId: string; value: number }[]
+  /** Of the whole batch, where it was not counted by part. */
+  total?: number
+  entryId: string
+}
+
+/** A dip of some corals of the course. */
+export interface LoggedDip {
+  at: number
+  /** Those of the course that were in it; empty for all. */
+  partIds: readonly string[]
+  isWhole: boolean
   entryId: string
 }
 
@@ -88,13 +99,19 @@ export interface CourseRecord {
   counts: LoggedCount[]
   parts: Part[]
   /** Doses for an occasion of the course, or of its agent, by day: what was syringed. */
+  dips: LoggedDip[]
   sessions: { at: number; entryId: string; massMg: number | null }[]
   /** Stretches in which nobody is at home. */
   away: { from: number; until: number }[]
   /** Stays of any fish in the course's tank; of a count without fish alone. */
-  fishIn: { from: number; to: number | null }[]
+  fishIn: { from: number; to: number | null; animalId?: string }[]
   /** What came into that water and may carry a parasite, though it is no fish. */
-  wetItems: { at: number; why: 'cross-contact' | 'new-wet-item' }[]
+  wetItems: {
+    at: number
+    why: 'cross-contact' | 'new-wet-item'
+    what?: ContentOf<'contact'>['what']
+    animalId?: string
+  }[]
   /** Local feeds of that tank. */
   feeds: number[]
   /** Doses of the course's counts of doses, in order. */
@@ -280,10 +297,16 @@ const countsOf = (journal: Journal, course: Course, until: number): LoggedCount[
         at >= course.startedAt - MS_PER_DAY &&
         at <= until &&
         content.measure !== undefined &&
-        content.parts !== undefined &&
+        (content.parts !== undefined || content.values !== undefined) &&
         (content.courseId === course.id || (content.courseId === undefined && content.tankId === course.tankId)),
     )
-    .map(({ at, content, id }) => ({ at, measure: content.measure!, parts: content.parts!, entryId: id }))
+    .map(({ at, content, id }) => ({
+      at,
+      measure: content.measure!,
+      parts: content.parts ?? [],
+      ...(content.parts === undefined && { total: content.values!.reduce((sum, value) => sum + value, 0) }),
+      entryId: id,
+    }))
 
 function sessionsOf(journal: Journal, course: Course, until: number): CourseRecord['sessions'] {
   const [product] = course.definition.products
@@ -341,7 +364,9 @@ function loggedRestarts(journal: Journal, course: Course, until: number): Restar
 export function recordOf(journal: Journal, course: Course, now: number): CourseRecord {
   const until = course.ended ? Math.min(now, course.ended.at) : now
   const members = course.animalIds.flatMap((id) => memberOf(journal, id))
-  const isPlan = course.definition.kind === 'plan'
+  const { kind } = course.definition
+  const isPlan = kind === 'plan'
+  const hasParts = isPlan || kind === 'coral'
   return {
     course,
     volumeL: tankById(journal, course.tankId)?.volume?.netL ?? null,
@@ -356,8 +381,9 @@ export function recordOf(journal: Journal, course: Course, now: number): CourseR
     members,
     moves: movesOf(members, course, until),
     baths: bathsOf(journal, course, members, until),
-    counts: isPlan ? countsOf(journal, course, until) : [],
-    parts: isPlan ? partsOf(journal, course.tankId, course.partIds) : [],
+    counts: hasParts ? countsOf(journal, course, until) : [],
+    parts: isPlan ? partsOf(journal, course.tankId, course.partIds) : hasParts ? hostsOf(journal, course) : [],
+    dips: dipsOf(journal, course, until),
     sessions: sessionsOf(journal, course, until),
     away: journal
       .ofKind('away')

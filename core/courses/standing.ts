@@ -9,10 +9,12 @@ import { coursePlan, HORIZON_DAYS, isDrugPlan, type CoursePlan } from './plan.ts
 import type { Restart } from './record.ts'
 import type { CourseStanding, StandingInput, StandingOutput } from './standing.schema.ts'
 import type { CourseTask } from './tasks.ts'
+import type { DipsState } from './tracks/dips.ts'
 import type { DosesState } from './tracks/doses.ts'
 import type { ElapsedState } from './tracks/elapsed.ts'
 import type { FishlessState } from './tracks/fishless.ts'
 import { isTested } from './tracks/level.ts'
+import { CLEAN_LOOK_DAYS } from './steps/coral-steps.ts'
 import { watchDays } from './tracks/watch.ts'
 import { unknownDefinitionWords } from './unknown-words.ts'
 import type { HoldCount } from './tracks/hold.ts'
@@ -82,6 +84,19 @@ const dosesCount = ({ track, done, state, fullAt, restarts }: DosesState): Count
   unit: 'rounds',
   has: done.length,
   needs: track.need,
+  fullAt: fullAt === null ? null : iso(fullAt),
+  basis: state === 'full' ? 'happened' : 'expected',
+  proof: 'logged',
+  restarts: restarts.map(({ at, why }) => ({ at: iso(at), why })),
+})
+
+const dipsCount = ({ track, has, pace, state, fullAt, restarts }: DipsState): Count => ({
+  track: track.id,
+  kind: 'rounds',
+  state,
+  unit: 'rounds',
+  has,
+  needs: pace.need,
   fullAt: fullAt === null ? null : iso(fullAt),
   basis: state === 'full' ? 'happened' : 'expected',
   proof: 'logged',
@@ -178,6 +193,7 @@ function countsOf(plan: CoursePlan, until: number): Count[] {
     if (track.kind === 'series') return []
     if (track.kind === 'rounds') {
       if (track.of === 'dose') return plan.doses.filter((one) => one.track.id === track.id).map(dosesCount)
+      if (track.of === 'dip') return plan.dips ? [dipsCount(plan.dips)] : []
       if (!plan.rounds) return []
       return track.of === 'move' ? [movesCount(plan.rounds)] : plan.rounds.baths ? [bathsCount(plan.rounds.baths)] : []
     }
@@ -237,6 +253,7 @@ function anchorsOf(plan: CoursePlan, counts: readonly Count[]): CourseStanding['
     baths: rounds?.baths?.done[0] ?? null,
     fishless: plan.fishless?.begunAt ?? null,
     days: course.startedAt,
+    dips: plan.dips?.rounds[0]?.at ?? null,
     ...Object.fromEntries(plan.doses.map(({ track, done }) => [track.id, done[0] ?? null])),
   }
   const isAhead = plan.phase === 'ahead'
@@ -252,11 +269,19 @@ function anchorsOf(plan: CoursePlan, counts: readonly Count[]): CourseStanding['
   return anchors
 }
 
+/** With days without fish both have to be full; dips alone are followed by weeks of looking. */
+function dipStage(dips: DipsState, fishless: FishlessState | null, now: number): CourseStanding['stage'] {
+  if (dips.state !== 'full') return 'treating'
+  if (!fishless) return now >= dips.fullAt! + CLEAN_LOOK_DAYS * MS_PER_DAY ? 'to-close' : 'watching'
+  return fishless.state === 'full' ? 'to-close' : 'treating'
+}
+
 function stageOf(plan: CoursePlan, counts: readonly Count[]): CourseStanding['stage'] {
   if (plan.phase === 'ahead') return 'ahead'
   if (plan.course.ended) return 'closed'
   if (plan.course.definition.kind === 'plan')
     return plan.rules.some(({ role, state }) => role === 'success' && state === 'holds') ? 'to-close' : 'treating'
+  if (plan.dips) return dipStage(plan.dips, plan.fishless, plan.facts.now)
   if (plan.fishless) return plan.fishless.state === 'full' ? 'to-close' : 'treating'
   if (plan.course.definition.ends === 'doses')
     return plan.doses.every(({ state }) => state === 'full') ? 'to-close' : 'treating'

@@ -1,3 +1,5 @@
+import type { CoralDip } from '../catalogue/corals/coral-dips.data.ts'
+import type { ShelfProduct } from '../household/shelf.ts'
 import { animalById, tankOfAnimal } from '../household/animals.ts'
 import type { Content, ContentOf } from '../journal/entry.ts'
 import type { Journal } from '../journal/journal.ts'
@@ -100,6 +102,42 @@ export function bathContent(
     taskId: task.id,
   }
 }
+
+/**
+ * A dip of some corals as the journal keeps it.
+ * @param amount of the product, in its unit
+ * @param massMg of what its strength is counted in; null where only the label says how strong it is
+ */
+export const dipContent = (
+  task: CourseTask,
+  course: Course,
+  at: number,
+  dipped: {
+    dip: CoralDip
+    product: ShelfProduct | null
+    partIds: readonly string[]
+    amount: number
+    massMg: number | null
+    litres: number
+    minutes: number
+  },
+): ContentOf<'bath'> => ({
+  kind: 'bath',
+  happened: iso(at),
+  tankId: task.tankId,
+  animalIds: [],
+  partIds: [...dipped.partIds],
+  ingredient: dipped.dip.ingredient,
+  ...(dipped.product && { productId: dipped.product.id }),
+  amount: dipped.amount,
+  unit: dipped.product?.unit ?? 'mL',
+  ...(dipped.massMg !== null && { massMg: dipped.massMg }),
+  litres: dipped.litres,
+  water: 'tank',
+  minutes: dipped.minutes,
+  courseId: course.id,
+  taskId: task.id,
+})
 
 /** Everything a task's own button keeps, apart from doses, baths, readings and counts; empty for those. */
 export function taskContents(journal: Journal, task: CourseTask, course: Course, now: number): Content[] {

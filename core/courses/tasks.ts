@@ -1,6 +1,7 @@
 import type { Act } from '../catalogue/courses/definitions.ts'
 import { byUrgency, type Task } from '../schedule/task.ts'
 import type { PlannedBath } from './amounts/planned-bath.ts'
+import type { PlannedDip } from './amounts/planned-dip.ts'
 import type { PlannedChange, PlannedDose } from './amounts/planned-dose.ts'
 import type { PlannedFood } from './amounts/planned-food.ts'
 import type { PlannedSession } from './amounts/planned-session.ts'
@@ -23,7 +24,11 @@ export interface CourseTask extends Task {
   /** Where the animals go, for a move. */
   toTankId?: string
   /** What is to be counted, for a count. */
-  measure?: 'patch-stage'
+  measure?: 'patch-stage' | 'came-off' | 'pest-count'
+  /** What is to be tested, for a reading of several values. */
+  parameters?: readonly string[]
+  /** A round of dips: the corals that are still to be done. */
+  dip?: PlannedDip
   /** Rules that do not hold yet: the task waits for them. */
   waitsFor?: readonly string[]
   /** How it is done, and what to look out for: stand beside it before it is done. */

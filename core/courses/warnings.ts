@@ -12,11 +12,14 @@ import type { RuleState } from './rules/rules.ts'
 import { drugWord, type DrugState } from './steps/step-input.ts'
 import type { CourseTask } from './tasks.ts'
 import { GAP_HOURS, type HoldCount } from './tracks/hold.ts'
+import type { DipsState } from './tracks/dips.ts'
 import type { DosesState } from './tracks/doses.ts'
+import type { FishlessState } from './tracks/fishless.ts'
 import type { RoundsState } from './tracks/rounds.ts'
 import { gravityOfPsu, type SalinityState } from './tracks/salinity.ts'
 import type { CourseRecord, Restart } from './record.ts'
 import type { Observation } from './tracks/watch.ts'
+import { dipSentences, fishlessSentences } from './wait-warnings.ts'
 import type { Watched } from './watched.ts'
 
 /** A sentence that changes what to do; it stands above the list. */
@@ -34,6 +37,8 @@ interface WarningInput {
   rounds: RoundsState | null
   salinity: SalinityState | null
   doses: readonly DosesState[]
+  dips: DipsState | null
+  fishless: FishlessState | null
   rules: readonly RuleState[]
   tasks: readonly CourseTask[]
   seen: Watched
@@ -305,6 +310,8 @@ export function warningsOf(input: WarningInput): CourseWarning[] {
     ...planSentences(input),
     ...(observation ? [] : [...roundSentences(input), ...salinitySentences(input)]),
     ...doseSentences(input),
+    ...fishlessSentences(input),
+    ...dipSentences(input),
     awaySentence(input),
   )
   if (!observation && drug) {

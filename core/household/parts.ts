@@ -13,7 +13,19 @@ export interface Part {
   control: boolean
   pieces: number
   gone: boolean
+  /** Animal group of a coral; undefined where it is not said. */
+  group: string | undefined
+  /** The animal of the ledger that it is. */
+  animalId: string | undefined
+  place: Place
+  /** Who else holds a piece of a coral, as it was written. */
+  elsewhere: string | undefined
+  /** When it was set up, ms. */
+  since: number
 }
+
+/** Where a coral stands: what is not known is left out. */
+export type Place = NonNullable<ContentOf<'part-setup'>['place']>
 
 type Setup = Omit<ContentOf<'part-setup'>, 'note'> & { gone?: boolean | undefined }
 
@@ -21,10 +33,14 @@ type Setup = Omit<ContentOf<'part-setup'>, 'note'> & { gone?: boolean | undefine
 export function partById(journal: Journal, id: string): Part | null {
   return journal.derive(`part:${id}`, [`part:${id}`], () => {
     let setup: Setup | null = null
-    for (const { content, struck } of journal.about(`part:${id}`)) {
+    let since = 0
+    for (const { content, struck, at } of journal.about(`part:${id}`)) {
       if (struck) continue
-      if (content.kind === 'part-setup') setup = content
-      else if (content.kind === 'part-change' && setup) setup = changed<Setup>(setup, content.changes)
+      if (content.kind === 'part-setup') {
+        setup = content
+        since = at
+      }
+      if (content.kind === 'part-change' && setup) setup = changed<Setup>(setup, content.changes)
     }
     return (
       setup && {
@@ -35,6 +51,11 @@ export function partById(journal: Journal, id: string): Part | null {
         control: setup.control ?? false,
         pieces: setup.pieces ?? 1,
         gone: setup.gone ?? false,
+        group: setup.group,
+        animalId: setup.animalId,
+        place: setup.place ?? {},
+        elsewhere: setup.elsewhere,
+        since,
       }
     )
   })

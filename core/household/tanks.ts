@@ -28,6 +28,11 @@ export interface Tank {
   /** Whether the net volume is what doses and readings showed, and not the sheet's. */
   learnt: boolean
   contents: readonly string[]
+  /** When its lights come on and go off, on the wall clock; undefined where it is not said. */
+  lightsOn: string | undefined
+  lightsOff: string | undefined
+  /** Tanks less than 3 m away, as it was said. */
+  near: readonly string[]
   retired: boolean
   /** When it was set up, ms. */
   since: number
@@ -69,6 +74,9 @@ function describe(id: string, lines: readonly Line[]): Tank | null {
     sheetNetL: volume?.ok ? volume.value.netL : null,
     learnt: setup.learntL !== undefined,
     contents: setup.contents ?? [],
+    lightsOn: setup.lightsOn,
+    lightsOff: setup.lightsOff,
+    near: setup.near ?? [],
     retired: setup.retired ?? false,
     since,
   }

@@ -7,6 +7,7 @@ import { countSalinity } from '../courses/tracks/salinity.ts'
 import { courseById, coursesOf, type Course } from '../courses/course.ts'
 import { animalLabel, type Animal } from '../household/animals.ts'
 import { tankById } from '../household/tanks.ts'
+import type { Definition } from '../catalogue/courses/definitions.ts'
 import type { ContentOf } from '../journal/entry.ts'
 import type { Journal } from '../journal/journal.ts'
 import type { Concern } from './concerns.ts'
@@ -16,8 +17,9 @@ const isRunningAt = ({ startedAt, ended }: Course, at: number): boolean =>
 
 const isFish = ({ group }: Pick<Animal, 'group'>): boolean => animalGroupById(group)?.kind === 'fish'
 
-/** Courses whose count a new fish sets back: quarantine.md 7.4. */
-const RESTARTED: ReadonlySet<string> = new Set(['school', 'fallow'])
+/** Whether a new fish sets a course’s count back: a school’s, and every count of days without fish. quarantine.md 7.4. */
+const isSetBackByFish = ({ kind, tracks }: Definition): boolean =>
+  kind === 'school' || tracks.some((track) => track.kind === 'hold' && track.by === 'no-fish')
 
 /** What a fish brings to a course that runs in the water it comes into: it is not of the course, and the count starts over. */
 export function newcomerConcerns(journal: Journal, tankId: string, animal: Animal, at: number): Concern[] {
@@ -25,7 +27,7 @@ export function newcomerConcerns(journal: Journal, tankId: string, animal: Anima
   return coursesOf(journal)
     .filter(
       ({ definition, tankId: where, animalIds }) =>
-        where === tankId && RESTARTED.has(definition.kind) && !animalIds.includes(animal.id),
+        where === tankId && isSetBackByFish(definition) && !animalIds.includes(animal.id),
     )
     .filter((course) => isRunningAt(course, at))
     .map(() => ({

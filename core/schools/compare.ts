@@ -1,3 +1,4 @@
+import { PROSE } from '../catalogue/courses/prose.data.ts'
 import { COMPARED_CONDITIONS, coverOf, type Cover } from '../catalogue/courses/coverage.data.ts'
 import { DEFINITIONS, withChosenParts, type Definition } from '../catalogue/courses/definitions.ts'
 import { SCHOOLS } from '../catalogue/treatments/schools.data.ts'
@@ -53,7 +54,7 @@ const RAMP_STEPS = 4
 
 function dosesOf({ tracks, drugs }: Definition): number {
   const held = drugs.length === 0 ? 0 : drugs.some((id) => doseById(id)?.agent !== 'chloroquine') ? RAMP_STEPS : 1
-  return tracks.reduce((sum, track) => sum + (track.kind === 'rounds' && track.of !== 'move' ? track.need : 0), held)
+  return tracks.reduce((sum, track) => sum + (track.kind === 'rounds' && 'need' in track ? track.need : 0), held)
 }
 
 function movesOf({ tracks, ends }: Definition): number {
@@ -70,7 +71,7 @@ function treatmentsOf({ drugs, tracks }: Definition) {
     }),
     ...tracks.flatMap((track) => {
       if (track.kind === 'hold' && track.by === 'salinity') return [{ agent: 'hyposalinity', isBath: false }]
-      const dose = track.kind === 'rounds' && track.of !== 'move' ? doseById(track.dose) : undefined
+      const dose = track.kind === 'rounds' && 'dose' in track ? doseById(track.dose) : undefined
       return dose ? [{ agent: dose.agent, dose, isBath: dose.route === 'bath' }] : []
     }),
   ]
@@ -142,7 +143,7 @@ export function compareSchools(
       needs: schoolNeeds(journal, definition, tank),
       concerns: concernsOfSchool(journal, definition, animals, tankId, now),
       risks: MODELLED.map((parasite) => schoolRisk(definition, parasite, assumptions[parasite])),
-      breaks: row?.failureModes ?? definition.cautions[0] ?? '',
+      breaks: row?.failureModes ?? PROSE[definition.id]?.cautions[0] ?? '',
     }
   })
   return { columns, advice: animals.map((animal) => adviceOn(animal)) }

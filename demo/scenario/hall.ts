@@ -4,7 +4,7 @@ import { FIRST_DAY } from './house.ts'
 
 /** First and last whole day of the finished count without fish. */
 const FALLOW_FROM = -118
-const FALLOW_TO = FALLOW_FROM + 76
+const FALLOW_TO = FALLOW_FROM + 77
 
 /** The reef in the hall: a finished fallow, quiet weeks, then brown strings on the sand. */
 export function hallReef(diary: Diary): void {
@@ -51,10 +51,18 @@ function fallow(diary: Diary): void {
   diary.on(-119, '07:50', { kind: 'move', animalId: 'flint', fromTankId: 'hall', toTankId: 'quar' })
   for (const animalId of ['plum', 'saffron'])
     diary.on(FALLOW_FROM, '19:00', { kind: 'move', animalId, fromTankId: 'hall', toTankId: 'quar' })
-  diary.on(FALLOW_FROM, '19:20', remark('hall', 'no fish from here on; 76 days from tonight'))
+  diary.on(FALLOW_FROM, '19:20', {
+    kind: 'course-start',
+    courseId: 'hall-fallow',
+    definition: 'fallow-76',
+    tanks: { main: 'hall' },
+    animalIds: [],
+    readAt: '18:30',
+  })
   diary.on(-116, '06:40', { kind: 'death', animalId: 'flint', tankId: 'quar', cause: 'velvet, most likely' })
   for (const day of every(9, FALLOW_FROM + 4, FALLOW_TO - 4))
     diary.on(day, '18:30', remark('hall', 'ghost feeding for the bacteria, a pinch'))
+  diary.on(FALLOW_TO, '19:20', { kind: 'course-end', courseId: 'hall-fallow', outcome: 'finished' })
   for (const animalId of ['plum', 'saffron'])
     diary.on(FALLOW_TO, '19:30', { kind: 'move', animalId, fromTankId: 'quar', toTankId: 'hall' })
   diary.on(FALLOW_TO, '20:15', fed('hall', ['plum', 'saffron'], 'both ate within the hour', 4))

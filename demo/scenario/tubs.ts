@@ -15,25 +15,68 @@ function frags(diary: Diary): void {
   diary.on(-24, '14:00', {
     kind: 'course-start',
     courseId: 'frags-fallow',
-    definition: 'fallow-76',
+    definition: 'coral-76',
     tanks: { main: 'frag' },
     animalIds: [],
-    readAt: '18:00',
+    options: { pest: 'none', pace: 'by-maturity', dip: 'iodine' },
+    products: { 'iodine-coral': 'iodine' },
+    readAt: '17:00',
   })
   came('zoas', 'zoanthid frags', 'coral-soft', 6)
   came('psammocora', 'Psammocora frags', 'coral-sps', 3)
+  const coral = (
+    partId: string,
+    name: string,
+    [animalId, group]: readonly [string, string],
+    pieces: number,
+    [compartment, lightShare]: readonly [string, number],
+  ) =>
+    diary.on(-24, '14:30', {
+      kind: 'part-setup',
+      partId,
+      tankId: 'frag',
+      what: 'coral',
+      name,
+      group,
+      animalId,
+      pieces,
+      place: { compartment, flow: 'gentle', lightHours: 9, lightShare },
+    })
+  coral('zoa-green', 'green zoanthids', ['zoas', 'coral-soft'], 5, ['left rack, low', 0.4])
+  coral('zoa-orange', 'orange zoanthids', ['zoas', 'coral-soft'], 1, ['left rack, low', 0.4])
+  coral('psammo', 'Psammocora', ['psammocora', 'coral-sps'], 3, ['right rack, middle', 0.5])
+  const done = (day: number, time: string, step: string) =>
+    diary.on(day, time, {
+      kind: 'task',
+      taskId: `frags-fallow/${step}`,
+      tankId: 'frag',
+      courseId: 'frags-fallow',
+      state: 'done',
+    })
+  done(-24, '14:40', 'step-1/0')
+  for (let step = 0; step < 8; step++) done(-24 + 2 * step, '17:10', `light/${step}`)
   diary.on(-24, '14:40', remark('frag', 'plugs cut away, bases scrubbed in clean salt water, gloves and goggles on'))
   diary.on(-21, '21:40', remark('frag', 'one small frilly slug among the polyps by torch'))
-  for (const [day, count] of [
-    [-20, 9],
-    [-15, 4],
-    [-10, 1],
-    [-5, 0],
-  ] as const) {
+  diary.on(-21, '21:45', {
+    kind: 'course-change',
+    courseId: 'frags-fallow',
+    changes: { options: { pest: 'zoa-nudi', pace: 'by-maturity', dip: 'iodine' } },
+  })
+  for (const [i, [day, green, orange, eggs]] of (
+    [
+      [-20, 6, 3, 2],
+      [-15, 3, 1, 1],
+      [-10, 1, 0, 0],
+      [-5, 0, 0, 0],
+    ] as const
+  ).entries()) {
+    const occasion = { courseId: 'frags-fallow', taskId: `frags-fallow/dip/${i}` }
     diary.on(day, '17:00', {
       kind: 'bath',
       tankId: 'frag',
-      animalIds: ['zoas', 'psammocora'],
+      animalIds: [],
+      partIds: ['zoa-green', 'zoa-orange', 'psammo'],
+      ...occasion,
       ingredient: 'iodine-dip',
       productId: 'iodine',
       amount: 24,
@@ -43,8 +86,39 @@ function frags(diary: Diary): void {
       water: 'new',
       minutes: 8,
     })
-    diary.on(day, '17:20', { kind: 'count', tankId: 'frag', measure: 'came-off', of: 'came off', values: [count] })
+    const counted = (measure: 'came-off' | 'eggs' | 'brushed', values: readonly [number, number, number]) =>
+      diary.on(day, '17:20', {
+        kind: 'count',
+        tankId: 'frag',
+        measure,
+        parts: ['zoa-green', 'zoa-orange', 'psammo'].map((partId, k) => ({ partId, value: values[k]! })),
+        courseId: 'frags-fallow',
+        taskId: `frags-fallow/count/${i}`,
+      })
+    counted('came-off', [green, orange, 0])
+    if (eggs > 0) counted('eggs', [eggs, 0, 0])
+    counted('brushed', [1, 1, 1])
   }
+  for (const [day, values] of [
+    [-24, [3, 3, 3]],
+    [-12, [3, 2, 4]],
+    [-2, [4, 4, 4]],
+  ] as const)
+    diary.on(day, '18:30', {
+      kind: 'count',
+      tankId: 'frag',
+      measure: 'survey',
+      parts: ['zoa-green', 'zoa-orange', 'psammo'].map((partId, k) => ({ partId, value: values[k]! })),
+    })
+  for (const [i, time] of ['21:50', '21:40', '21:45'].entries())
+    diary.on(-17 + 7 * i, time, {
+      kind: 'count',
+      tankId: 'frag',
+      measure: 'pest-count',
+      parts: ['zoa-green', 'zoa-orange', 'psammo'].map((partId) => ({ partId, value: 0 })),
+      courseId: 'frags-fallow',
+      taskId: `frags-fallow/look/${i + 1}`,
+    })
   const alkalinity = [8.9, 8.8, 8.6, 8.3, 7.9, 7.5, 7.1]
   ;[-22, -19, -16, -12, -8, -4, -1].forEach((day, i) =>
     diary.on(day, '18:10', reading('frag', 'alk-kh', alkalinity[i]!)),

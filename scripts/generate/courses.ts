@@ -1,3 +1,4 @@
+import { PROSE } from '../../core/catalogue/courses/prose.data.ts'
 import { DEFINITIONS } from '../../core/catalogue/courses/definitions.ts'
 import type { Condition, Definition, Only, Quantity, Step, Track } from '../../core/catalogue/courses/definition.ts'
 
@@ -12,6 +13,8 @@ function trackWords(track: Track): string {
       .join(', ')}; no response by day ${track.silentByDay}: something else`
   if (track.kind === 'rounds' && track.of === 'dose')
     return `rounds of ${track.dose}: ${track.need}, ${track.apart.map((hours) => hours.join('–')).join(', then ')} h apart (least, best, most); the first ${track.first.hours.join('–')} h after ${typeof track.first.after === 'string' ? `the ${track.first.after}` : `${track.first.after.full} is full`}; a late one ${track.missed === 'redo' ? 'begins a new pair' : 'ends the count later'}`
+  if (track.kind === 'rounds' && track.of === 'dip')
+    return 'rounds of dips of every host, paced by the pest and the option `pace`; only rounds in which every host was dipped and counted and nothing was seen are counted, and an animal or eggs seen begin them again'
   if (track.kind === 'rounds')
     return track.of === 'move'
       ? `rounds of moves: at most ${track.rule.maxIntervalHours} h apart, ${track.rule.minTransfers} at least, ${track.rule.minTotalHours} h in all; a late one becomes hour 0`
@@ -58,7 +61,8 @@ const table = (head: readonly string[], rows: readonly (readonly string[])[]): s
   ].join('\n')
 
 function section(definition: Definition): string {
-  const { id, name, kind, what, drugs, roles, options, tracks, steps, rules, source } = definition
+  const { id, name, kind, drugs, roles, options, tracks, steps, rules } = definition
+  const { what, source } = PROSE[id]!
   return `## ${id}
 
 ${name}, a ${kind}. ${what} Source: ${source}.

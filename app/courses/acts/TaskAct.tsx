@@ -19,15 +19,15 @@ import type { ActProps } from './act-props.ts'
 
 const LazyBath = lazy(async () => ({ default: (await import('./BathAct.tsx')).BathAct }))
 const LazyFeed = lazy(async () => ({ default: (await import('./FeedAct.tsx')).FeedAct }))
+const LazyDip = lazy(async () => ({ default: (await import('./DipAct.tsx')).DipAct }))
+const LazyDipCount = lazy(async () => ({ default: (await import('./DipCountAct.tsx')).DipCountAct }))
 const LazyCount = lazy(async () => ({ default: (await import('./CountAct.tsx')).CountAct }))
 
 /** The doing of each act. A test asks for one an act. */
 export const ACTS: Record<Act, (props: ActProps) => ReactNode> = {
   dose: DoseAct,
   bath: (props) => (
-    <Suspense fallback={null}>
-      <LazyBath {...props} />
-    </Suspense>
+    <Suspense fallback={null}>{props.task.dip ? <LazyDip {...props} /> : <LazyBath {...props} />}</Suspense>
   ),
   feed: (props) => (
     <Suspense fallback={null}>
@@ -38,7 +38,7 @@ export const ACTS: Record<Act, (props: ActProps) => ReactNode> = {
   read: ReadAct,
   count: (props) => (
     <Suspense fallback={null}>
-      <LazyCount {...props} />
+      {props.task.measure === 'patch-stage' ? <LazyCount {...props} /> : <LazyDipCount {...props} />}
     </Suspense>
   ),
   look: LookAct,

@@ -1,4 +1,5 @@
 import type { Control } from 'react-hook-form'
+import { PROSE } from '../../../core/catalogue/courses/prose.data.ts'
 import type { Definition } from '../../../core/catalogue/courses/definitions.ts'
 import { ingredientById } from '../../../core/catalogue/ingredient.ts'
 import { HANDLING_LIMITS } from '../../../core/handling/points.ts'
@@ -50,7 +51,7 @@ export function StartCautions({ definition, agent }: { definition: Definition; a
     <Bar $tone="soon">
       {drug
         ? `${drug.caution ?? ''} ${drug.law ?? ''} Follow the label; ask a licensed aquatic veterinarian for weak or scaleless fish.`
-        : definition.cautions.join(' ')}
+        : (PROSE[definition.id]?.cautions ?? []).join(' ')}
     </Bar>
   )
 }

@@ -9,6 +9,7 @@ import {
   withChosenParts,
   type Definition,
 } from '../../../core/catalogue/courses/definitions.ts'
+import { PROSE } from '../../../core/catalogue/courses/prose.data.ts'
 import { doseById } from '../../../core/catalogue/treatments/treatments.ts'
 import { directDose } from '../../../core/courses/amounts/direct-dose.ts'
 import { drugChoice, drugsOf } from '../../../core/courses/amounts/drug-choices.ts'
@@ -110,6 +111,7 @@ export function StartCourse() {
   })
   const values = form.watch()
   const definition = definitionById(values.definitionId) ?? startDefinition
+  const prose = PROSE[definition.id]
   const parts = withChosenParts(definition, values.options)
   const tanks = tanksFor(definition)
   const tankId = values.tanks['main'] ?? ''
@@ -195,14 +197,14 @@ export function StartCourse() {
                   label="School or plan"
                   onPick={pickDefinition}
                   options={definitionOptions(DEFINITIONS)}
-                  hint={definition.what}
+                  hint={prose?.what}
                 />
               </Choice>
             </section>
             <section>
               <Heading>Where and for whom</Heading>
               <Choice style={{ paddingTop: 14 }}>
-                {definition.roles.map(({ role, label, hint, must }) => (
+                {definition.roles.map(({ role, label, must }) => (
                   <SelectField
                     key={role}
                     control={form.control}
@@ -215,7 +217,7 @@ export function StartCourse() {
                         ? tank.volume
                           ? `${quantityText(volume(tank.volume.netL, settings.units))} net${tank.learnt ? ', as doses have shown' : ''}`
                           : 'its net volume is not worked out: no dose can be'
-                        : hint
+                        : prose?.hints[role]
                     }
                     options={[
                       ...(role === 'main' && tank ? [] : [{ value: '', label: must ? 'choose' : 'none' }]),
@@ -314,7 +316,7 @@ export function StartCourse() {
                     name={`options.${id}`}
                     label={label}
                     options={choices.map((one) => ({ value: one.id, label: one.label }))}
-                    hint={choices.find((one) => one.id === values.options[id])?.why ?? choices[0]?.why}
+                    hint={prose?.whys[id]?.[values.options[id] || (choices[0]?.id ?? '')]}
                   />
                 ))}
                 <TextField

@@ -52,6 +52,7 @@ const KIND_GROUPS: Record<Definition['kind'], string> = {
   'add-on': 'Beside a quarantine',
   plan: 'Rest, and against outbreaks',
   fallow: 'Without fish',
+  coral: 'Corals',
 }
 
 /** The courses to choose from, gathered by kind. */

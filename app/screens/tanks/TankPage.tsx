@@ -172,9 +172,10 @@ function Residents({ tank }: { tank: Tank }) {
           </li>
         ))}
       </Rows>
-      <div style={{ paddingTop: 12 }}>
+      <Line style={{ paddingTop: 12 }}>
         <ButtonLink href={`/tanks/${tank.id}/add-animal`}>Add an animal</ButtonLink>
-      </div>
+        {tank.water === 'marine' && <ButtonLink href={`/tanks/${tank.id}/corals`}>Corals and places</ButtonLink>}
+      </Line>
     </section>
   )
 }

@@ -34,17 +34,16 @@ const series = (
 })
 
 const addOn = (
-  part: Pick<Definition, 'id' | 'name' | 'what' | 'treats' | 'products' | 'days' | 'lead' | 'tracks' | 'steps' | 'rules' | 'source'> &
-    Partial<Pick<Definition, 'options' | 'roles' | 'restore' | 'cautions' | 'handling' | 'water'>>,
+  part: Pick<Definition, 'id' | 'name' | 'treats' | 'products' | 'days' | 'lead' | 'tracks' | 'steps' | 'rules'> &
+    Partial<Pick<Definition, 'options' | 'roles' | 'restore' | 'handling' | 'water'>>,
 ): Definition => ({
   kind: 'add-on',
-  roles: [{ role: 'main', label: 'Tank', hint: 'where the fish are; its school goes on', must: true }],
+  roles: [{ role: 'main', label: 'Tank', must: true }],
   drugs: [],
   options: [],
   ends: 'doses',
   handling: 0,
   restore: [],
-  cautions: [],
   ...part,
 })
 
@@ -57,7 +56,6 @@ export const ADD_ONS: readonly Definition[] = [
   addOn({
     id: 'qt-add-worm',
     name: 'two dewormings',
-    what: 'Praziquantel in the water twice, a week apart: its eggs live through it, so the second round is the cure. Gut worms, where chosen, with the food a week later.',
     treats: ['skin-flukes', 'gill-flukes', 'black-spot-worm'],
     products: [
       { dose: 'praziquantel-tank', ingredient: 'praziquantel', label: 'Praziquantel' },
@@ -68,8 +66,8 @@ export const ADD_ONS: readonly Definition[] = [
         id: 'gut',
         label: 'Gut worms',
         choices: [
-          { id: 'none', label: 'none', why: 'the fish keep their weight' },
-          { id: 'food', label: 'fenbendazole with the food', why: 'wild-caught, eats and stays thin: three days, and again two to three weeks later' },
+          { id: 'none', label: 'none' },
+          { id: 'food', label: 'fenbendazole with the food' },
         ],
       },
     ],
@@ -112,13 +110,11 @@ export const ADD_ONS: readonly Definition[] = [
       close,
     ],
     rules: [EATING, DEWORM_SPACING, { ...MISSED_REDOSE, only: GUT }],
-    source: 'quarantine.md 7.2, qt-add-worm; further-schools.md 1, worm-timing and prazi-powder',
     water: 'any',
   }),
   addOn({
     id: 'qt-add-metro',
     name: 'metronidazole in the same water',
-    what: 'Beside copper or chloroquine, against uronema in part: every 48 h, five doses. Some count brooklynella as covered too: that is disputed.',
     treats: ['uronema'],
     products: [
       { dose: 'metronidazole-prophylactic', ingredient: 'metronidazole', label: 'Metronidazole', only: EVERY_48 },
@@ -130,16 +126,16 @@ export const ADD_ONS: readonly Definition[] = [
         id: 'pace',
         label: 'How often',
         choices: [
-          { id: 'every-48', label: 'every 48 h, five doses', why: 'to prevent: damsels, chromis, anthias, clownfish' },
-          { id: 'every-24', label: 'every 24 h, ten doses', why: 'uronema is suspected: with the food as well' },
+          { id: 'every-48', label: 'every 48 h, five doses' },
+          { id: 'every-24', label: 'every 24 h, ten doses' },
         ],
       },
       {
         id: 'food',
         label: 'With the food too',
         choices: [
-          { id: 'plain', label: 'no', why: 'in the water alone' },
-          { id: 'soaked', label: 'yes, ten days', why: 'it reaches what sits in the flesh' },
+          { id: 'plain', label: 'no' },
+          { id: 'soaked', label: 'yes, ten days' },
         ],
       },
     ],
@@ -158,18 +154,16 @@ export const ADD_ONS: readonly Definition[] = [
       close,
     ],
     rules: [MISSED_REDOSE],
-    source: 'further-schools.md 1, qt-add-metro; quarantine.md 5.2',
     water: 'any',
   }),
   addOn({
     id: 'qt-add-formalin',
     name: 'formalin bath before entry',
-    what: 'One bath of 45 to 60 minutes before the fish goes into its tank.',
     treats: ['brooklynella', 'uronema'],
     products: [{ dose: 'formalin-bath', ingredient: 'formalin', label: 'Formalin' }],
     roles: [
-      { role: 'main', label: 'Tank', hint: 'where the fish goes after the bath', must: true },
-      { role: 'tub', label: 'Tub for the bath', hint: 'a bucket of the same water with an air stone', must: false },
+      { role: 'main', label: 'Tank', must: true },
+      { role: 'tub', label: 'Tub for the bath', must: false },
     ],
     days: 1,
     lead: 'baths',
@@ -177,14 +171,11 @@ export const ADD_ONS: readonly Definition[] = [
     steps: [FORMALIN_BATH, close],
     rules: [OXYGEN],
     handling: 3,
-    cautions: ['Not for a very weak fish, nor one with open sores, but at the low end of its range.'],
-    source: 'quarantine.md 5.2 and 7.2, formalin-bath',
     water: 'any',
   }),
   addOn({
     id: 'qt-add-soak',
     name: 'medicine with the food',
-    what: 'Food bound with one medicine, given once a day, for fish that eat.',
     treats: ['intestinal-worms'],
     products: [
       { dose: 'metronidazole-food', ingredient: 'metronidazole', label: 'Metronidazole', only: { option: 'soak', is: ['metronidazole'] } },
@@ -196,9 +187,9 @@ export const ADD_ONS: readonly Definition[] = [
         id: 'soak',
         label: 'Against',
         choices: [
-          { id: 'metronidazole', label: 'flagellates of the gut: metronidazole, ten days', why: 'white stringy faeces, eats and stays thin' },
-          { id: 'praziquantel', label: 'tapeworms: praziquantel, twice a week apart', why: 'bitter: in food it likes best' },
-          { id: 'fenbendazole', label: 'roundworms: fenbendazole, three days', why: 'only in a bare tank: snails and crabs die of it' },
+          { id: 'metronidazole', label: 'flagellates of the gut: metronidazole, ten days' },
+          { id: 'praziquantel', label: 'tapeworms: praziquantel, twice a week apart' },
+          { id: 'fenbendazole', label: 'roundworms: fenbendazole, three days' },
         ],
       },
     ],
@@ -223,13 +214,11 @@ export const ADD_ONS: readonly Definition[] = [
       close,
     ],
     rules: [EATING, MISSED_REDOSE],
-    source: 'quarantine.md 5.2 and 5.3',
     water: 'any',
   }),
   addOn({
     id: 'qt-add-kanamycin',
     name: 'kanamycin, a veterinarian’s choice',
-    what: 'Every 48 h, five doses, where a veterinarian has named it. With copper in the water: finish the copper first unless the ulcer is the killer.',
     treats: ['bacterial-external'],
     products: [{ dose: 'kanamycin-tank', ingredient: 'kanamycin', label: 'Kanamycin' }],
     days: 10,
@@ -252,8 +241,6 @@ export const ADD_ONS: readonly Definition[] = [
       { id: 'vet', role: 'gate', when: { asks: 'a veterinarian has named this drug for these fish' }, says: 'a veterinarian has named it' },
       MISSED_REDOSE,
     ],
-    cautions: [RESISTANCE],
-    source: 'quarantine.md 5.2, 6 and 10, kanamycin-tank; further-schools.md 1, antibiotic-double',
     water: 'any',
   }),
 ]

@@ -7,7 +7,7 @@ export type Role = 'main' | 'other' | 'observe' | 'tub'
 export interface Option {
   id: string
   label: string
-  choices: readonly { id: string; label: string; why: string }[]
+  choices: readonly { id: string; label: string }[]
 }
 
 /** Belongs to a course only where an option was chosen so; the option's first choice counts where nothing was chosen. */
@@ -69,6 +69,9 @@ export type Condition =
         | 'salinity-high'
         | 'salinity-low'
         | 'not-better'
+        | 'pest-seen'
+        | 'late-dip'
+        | 'dips-rising'
     }
   /** Only the keeper can say. */
   | { asks: string }
@@ -127,6 +130,8 @@ type TrackKind =
       apartHours: readonly [number, number, number]
       moveWithinHours: number
     }
+  /** Dips of every host of a pest, at the pace of its life: core/catalogue/corals. */
+  | { id: string; kind: 'rounds'; of: 'dip'; name: string }
   /** Doses of one medicine some hours apart: into the water, with the food, or as baths, as its row of the doses says. */
   | {
       id: string
@@ -195,6 +200,12 @@ export type ScheduleName =
   | 'read-salinity'
   | 'look-twice'
   | 'close-doses'
+  | 'dips'
+  | 'dip-counts'
+  | 'clean-looks'
+  | 'dark-looks'
+  | 'light-ramp'
+  | 'close-dips'
 
 /** Something to be done in a course. */
 export interface Step {
@@ -213,7 +224,9 @@ export interface Step {
   /** What to do, where the title does not say it. */
   how?: string
   /** The measure it counts, for `count`. */
-  measure?: 'patch-stage'
+  measure?: 'patch-stage' | 'came-off' | 'pest-count'
+  /** What it tests, for `read`. */
+  parameters?: readonly string[]
   /** The tier decides how much: outbreaks.md 5.3 by further-schools.md 4. */
   amount?: 'session-cap' | 'change-share'
   share?: number
@@ -222,15 +235,13 @@ export interface Step {
 /** What a school, an add-on or a plan is: read by one engine. */
 export interface Definition {
   id: string
-  kind: 'school' | 'add-on' | 'plan' | 'fallow'
+  kind: 'school' | 'add-on' | 'plan' | 'fallow' | 'coral'
   /** After the drug's name, or alone: "fourteen days then move". */
   name: string
-  /** One sentence: what is done. */
-  what: string
   treats: readonly string[]
   /** The water it is for; salt water alone unless said. */
   water?: 'freshwater' | 'any'
-  roles: readonly { role: Role; label: string; hint: string; must: boolean }[]
+  roles: readonly { role: Role; label: string; must: boolean }[]
   /** Doses of the catalogue that may be its drug; the first is the default. */
   drugs: readonly string[]
   /** Doses besides the drug: of baths, of a syringe. */
@@ -239,7 +250,7 @@ export interface Definition {
   /** Core days, as its school counts them. */
   days: number
   /** How the treatment ends: the fish move out, the drug is taken out, the moves are full, the plan's rules. */
-  ends: 'move' | 'clear' | 'rounds' | 'plan' | 'count' | 'watch' | 'raise' | 'doses'
+  ends: 'move' | 'clear' | 'rounds' | 'plan' | 'count' | 'watch' | 'raise' | 'doses' | 'dips'
   /** Schools that may follow once its doses are full. */
   goesOn?: readonly string[]
   /** The track that the ledger shows. */
@@ -251,6 +262,16 @@ export interface Definition {
   handling: number
   /** Equipment that is asked about on day 0 and put back at the end. */
   restore: readonly EquipmentItem[]
+}
+
+/** What is said of a definition where it is chosen, compared or begun. */
+export interface DefinitionProse {
+  /** One sentence: what is done. */
+  what: string
+  /** What each tank should be, by role. */
+  hints: Readonly<Partial<Record<Role, string>>>
+  /** What speaks for each choice, by option and choice. */
+  whys: Readonly<Record<string, Readonly<Record<string, string>>>>
   /** Shown before it starts. */
   cautions: readonly string[]
   source: string

@@ -1,4 +1,5 @@
 import { ADD_ONS } from './add-ons.data.ts'
+import { CORAL_COURSES } from './corals.data.ts'
 import type { Definition, Only } from './definition.ts'
 import { FALLOW_COURSES } from './fallow.data.ts'
 import { FURTHER_SCHOOLS } from './further-schools.data.ts'
@@ -11,6 +12,7 @@ export type {
   Act,
   Condition,
   Definition,
+  DefinitionProse,
   Hours,
   Only,
   Op,
@@ -31,6 +33,7 @@ export const DEFINITIONS: readonly Definition[] = [
   ...ADD_ONS,
   ...REST_COURSES,
   ...FALLOW_COURSES,
+  ...CORAL_COURSES,
   ...PLAN_COURSES,
 ]
 

@@ -1,12 +1,18 @@
-import type { Definition } from './definition.ts'
+import type { Definition, Rule } from './definition.ts'
 
-const fallow = (id: string, days: number, name: string, treats: readonly string[], why: string): Definition => ({
+/** What sets days without fish back, quarantine.md 7.4 and 7.5. */
+export const FISHLESS_EVENTS: readonly Rule[] = [
+  { id: 'new-fish', role: 'event', when: { judged: 'new-fish' }, says: 'a fish was in the water' },
+  { id: 'cross-contact', role: 'event', when: { judged: 'cross-contact' }, says: 'fish water, a wet tool, a snail or a plug came in' },
+  { id: 'new-wet-item', role: 'event', when: { judged: 'new-wet-item' }, says: 'an animal came in that was not quarantined' },
+]
+
+const fallow = (id: string, days: number, name: string, treats: readonly string[]): Definition => ({
   id,
   kind: 'fallow',
   name,
-  what: `No fish for ${days} whole days, so that what needs one dies out. ${why}`,
   treats,
-  roles: [{ role: 'main', label: 'Tank', hint: 'a display whose fish are out, or a tub of corals and invertebrates', must: true }],
+  roles: [{ role: 'main', label: 'Tank', must: true }],
   drugs: [],
   products: [],
   options: [],
@@ -26,20 +32,16 @@ const fallow = (id: string, days: number, name: string, treats: readonly string[
   ],
   rules: [
     { id: 'full', role: 'hard', when: { track: 'fishless', is: 'full' }, says: `${days} whole days without fish` },
-    { id: 'new-fish', role: 'event', when: { judged: 'new-fish' }, says: 'a fish was in the water' },
-    { id: 'cross-contact', role: 'event', when: { judged: 'cross-contact' }, says: 'fish water, a snail or a plug came in' },
-    { id: 'new-wet-item', role: 'event', when: { judged: 'new-wet-item' }, says: 'an animal came in that was not quarantined' },
+    ...FISHLESS_EVENTS,
   ],
   handling: 0,
   restore: [],
-  cautions: ['Nothing that is wet with fish water may enter: tools, hands, snails, plugs. Keep the temperature constant.'],
-  source: `quarantine.md 7.5, ${id}`,
 })
 
 /** Displays and tubs without fish: quarantine.md 7.5. */
 export const FALLOW_COURSES: readonly Definition[] = [
-  fallow('fallow-76', 76, '76 days without fish', ['marine-ich', 'marine-velvet'], 'The longest cyst seen took 72 days; four more for what swam off late.'),
-  fallow('fallow-45', 45, '45 days without fish', ['marine-ich', 'marine-velvet'], 'Warm, 27 to 28 °C: covers the usual hatch with a margin; a rare late cyst stays possible.'),
-  fallow('fallow-velvet', 45, '45 days without fish, velvet only', ['marine-velvet'], 'Far shorter than ich when warm.'),
-  fallow('fallow-brook', 45, '45 days without fish, brooklynella', ['brooklynella'], 'How long it lives off a fish is not known.'),
+  fallow('fallow-76', 76, '76 days without fish', ['marine-ich', 'marine-velvet']),
+  fallow('fallow-45', 45, '45 days without fish', ['marine-ich', 'marine-velvet']),
+  fallow('fallow-velvet', 45, '45 days without fish, velvet only', ['marine-velvet']),
+  fallow('fallow-brook', 45, '45 days without fish, brooklynella', ['brooklynella']),
 ]

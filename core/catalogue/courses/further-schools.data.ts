@@ -26,10 +26,10 @@ const salinityEvents: readonly Rule[] = [
   { id: 'level-unknown', role: 'event', when: { judged: 'level-unknown' }, says: 'too long without a reading' },
 ]
 
-const lowSalt = (part: Pick<Definition, 'id' | 'name' | 'what' | 'treats' | 'days' | 'source'>): Definition => ({
+const lowSalt = (part: Pick<Definition, 'id' | 'name' | 'treats' | 'days'>): Definition => ({
   ...part,
   kind: 'school',
-  roles: [{ role: 'main', label: 'Tank', hint: 'bare: no invertebrate, no live rock; a seeded filter suffers too', must: true }],
+  roles: [{ role: 'main', label: 'Tank', must: true }],
   drugs: [],
   products: [dewormProduct],
   options: [DEWORM_AFTER],
@@ -82,9 +82,6 @@ const lowSalt = (part: Pick<Definition, 'id' | 'name' | 'what' | 'treats' | 'day
   ],
   handling: 0,
   restore: ['auto-top-off', 'skimmer'],
-  cautions: [
-    'It does nothing against velvet, brooklynella, uronema or bacteria: velvet in it kills within days. The filter works slower and the pH sags: ammonia and pH are tested.',
-  ],
 })
 
 const METRONIDAZOLE_CAUTION =
@@ -172,28 +169,23 @@ export const FURTHER_SCHOOLS: readonly Definition[] = [
   lowSalt({
     id: 'qt-d-hypo',
     name: 'low salinity, thirty days',
-    what: 'The salinity is brought down to 1.009 in steps and kept there for thirty days, then up again over more than a week; the fish are watched.',
     treats: ['marine-ich', 'skin-flukes'],
     days: 30,
-    source: 'quarantine.md 7.1 and 7.2, qt-d-hypo',
   }),
   lowSalt({
     id: 'qt-d-fluke',
     name: 'low salinity against flukes, seven days',
-    what: 'The salinity at 1.009 for seven days against flukes alone; look again on day 14: eggs may outlast the week.',
     treats: ['skin-flukes'],
     days: 7,
-    source: 'further-schools.md 1, qt-d-fluke',
   }),
   {
     id: 'qt-e-uronema',
     kind: 'school',
     name: 'against uronema: formalin bath, metronidazole ten days',
-    what: 'A formalin bath before the tank, then metronidazole every day in the water and in the food for ten days; then copper, chloroquine or transfers go on.',
     treats: ['uronema', 'brooklynella'],
     roles: [
-      { role: 'main', label: 'Tank', hint: 'bare, with strong air', must: true },
-      { role: 'tub', label: 'Tub for the bath', hint: 'a bucket of the same water with an air stone', must: false },
+      { role: 'main', label: 'Tank', must: true },
+      { role: 'tub', label: 'Tub for the bath', must: false },
     ],
     drugs: [],
     products: [
@@ -232,19 +224,13 @@ export const FURTHER_SCHOOLS: readonly Definition[] = [
     ],
     handling: 3,
     restore: ['carbon', 'uv', 'skimmer'],
-    cautions: [
-      'Not for a very weak fish: the bath costs it oxygen. The evidence is thin. It covers neither ich nor velvet: another school follows.',
-      'Advanced red sores are rarely curable. Euthanasia by the AVMA’s guidelines and local law, with a veterinarian.',
-    ],
-    source: 'quarantine.md 7.1, 7.2 and 5.2, qt-e-uronema; further-schools.md 1, red-sore',
   },
   {
     id: 'qt-f-observe',
     kind: 'school',
     name: 'observe, treat on sign',
-    what: 'No drug: watched daily for thirty days, sentinels with it where there are any; at the first sign the matching treatment begins at once.',
     treats: [],
-    roles: [{ role: 'main', label: 'Tank', hint: 'its own water and tools, away from the display', must: true }],
+    roles: [{ role: 'main', label: 'Tank', must: true }],
     drugs: [],
     products: [dewormProduct],
     options: [
@@ -252,15 +238,14 @@ export const FURTHER_SCHOOLS: readonly Definition[] = [
         id: 'sentinels',
         label: 'Sentinels',
         choices: [
-          { id: 'none', label: 'none', why: 'only the fish themselves tell' },
+          { id: 'none', label: 'none' },
           {
             id: 'mollies',
             label: 'two to four mollies',
-            why: 'watched fourteen days in fresh water, then brought to sea water over 6 to 24 h: they show velvet, ich and brooklynella early, flukes hardly; afterwards they are exposed fish',
           },
         ],
       },
-      { ...DEWORM_AFTER, choices: [DEWORM_AFTER.choices[1]!, { ...DEWORM_AFTER.choices[0]!, label: 'during it', why: 'once the fish eat' }] },
+      { ...DEWORM_AFTER, choices: [DEWORM_AFTER.choices[1]!, { ...DEWORM_AFTER.choices[0]!, label: 'during it' }] },
     ],
     days: 30,
     ends: 'watch',
@@ -273,16 +258,13 @@ export const FURTHER_SCHOOLS: readonly Definition[] = [
     rules: [ammoniaLow, ...dewormRules, NO_SIGNS_AT_THE_END, ...setBack],
     handling: 0,
     restore: [],
-    cautions: ['Velvet kills within days: without somebody who looks every day this school is none. Hidden carriers stay hidden.'],
-    source: 'quarantine.md 1, 7.1 and 7.2, qt-f-observe',
   },
   {
     id: 'qt-g-none',
     kind: 'school',
     name: 'no quarantine, watched',
-    what: 'Straight into the display by choice: nothing is covered. What can be done is to look every day, every fish of the tank, and to act at the first sign.',
     treats: [],
-    roles: [{ role: 'main', label: 'Tank', hint: 'the display it went into', must: true }],
+    roles: [{ role: 'main', label: 'Tank', must: true }],
     drugs: [],
     products: [],
     options: [],
@@ -294,19 +276,14 @@ export const FURTHER_SCHOOLS: readonly Definition[] = [
     rules: [NO_SIGNS_AT_THE_END, ...setBack],
     handling: 0,
     restore: [],
-    cautions: [
-      'The risk left is high: a UV lamp reaches only what swims past it; eggs, cysts and worms do not. A display that falls ill may have to stand 76 days without fish. One place to put its fish, and a medicine on the shelf, belong to this choice.',
-    ],
-    source: 'quarantine.md 7.1, qt-g-none; watched as qt-f-observe (EA)',
   },
   {
     id: 'qt-freshwater',
     kind: 'school',
     name: 'freshwater quarantine',
-    what: 'A bare tank with heater and sponge filter for 28 days; the last fourteen of them without a sign. Wild or farmed fish are dewormed in the second and third week.',
     treats: [],
     water: 'freshwater',
-    roles: [{ role: 'main', label: 'Tank', hint: 'bare, heater, sponge filter, its own tools', must: true }],
+    roles: [{ role: 'main', label: 'Tank', must: true }],
     drugs: [],
     products: [
       {
@@ -327,9 +304,9 @@ export const FURTHER_SCHOOLS: readonly Definition[] = [
         id: 'worms',
         label: 'Worms',
         choices: [
-          { id: 'on-sign', label: 'on sign alone', why: 'known stock: no more medicine than is needed' },
-          { id: 'flukes', label: 'praziquantel twice', why: 'farmed fish: flukes are common' },
-          { id: 'both', label: 'praziquantel twice, levamisole twice', why: 'wild fish: gut worms as well; one at a time' },
+          { id: 'on-sign', label: 'on sign alone' },
+          { id: 'flukes', label: 'praziquantel twice' },
+          { id: 'both', label: 'praziquantel twice, levamisole twice' },
         ],
       },
     ],
@@ -390,8 +367,6 @@ export const FURTHER_SCHOOLS: readonly Definition[] = [
     ],
     handling: 0,
     restore: [],
-    cautions: ['Other medicine on sign only, by its row of the doses: scaleless fish bear less.'],
-    source: 'quarantine.md 7.2, qt-freshwater',
   },
 ]
 

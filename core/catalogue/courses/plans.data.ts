@@ -23,9 +23,8 @@ export const PLAN_COURSES: readonly Definition[] = [
     id: 'peroxide-spot',
     kind: 'plan',
     name: 'peroxide on spots',
-    what: 'A syringe of 3 % peroxide close over the alga, within the session’s cap for the whole tank; each patch scored every day, one left untreated to compare with.',
     treats: ['staghorn-algae', 'gha-marine', 'black-beard-algae', 'hair-algae-fresh'],
-    roles: [{ role: 'main', label: 'Tank', hint: 'its net volume sets the cap of a session', must: true }],
+    roles: [{ role: 'main', label: 'Tank', must: true }],
     drugs: [],
     products: [{ dose: 'peroxide-spot', ingredient: 'peroxide', label: 'Peroxide' }],
     options: [
@@ -33,11 +32,10 @@ export const PLAN_COURSES: readonly Definition[] = [
         id: 'tier',
         label: 'Who is in the water',
         choices: [
-          { id: 'animals-in', label: 'animals stay in', why: 'at most 0.79 mg/L in the tank; nothing more is needed after' },
+          { id: 'animals-in', label: 'animals stay in' },
           {
             id: 'changed',
             label: 'fish alone, then a change',
-            why: 'at most 1.6 mg/L; every invertebrate is out, and the water is changed at once',
           },
         ],
       },
@@ -145,7 +143,5 @@ export const PLAN_COURSES: readonly Definition[] = [
     ],
     handling: 0,
     restore: ['flow', 'filter', 'auto-top-off'],
-    cautions: [OPEN_WATER, 'Cleaner-type shrimp, anemones, mosses and liverworts suffer first.'],
-    source: 'outbreaks.md 5.1–5.3 and 7, peroxide-spot; further-schools.md 4',
   },
 ]

@@ -56,8 +56,8 @@ export const DEWORM_AFTER: Option = {
   id: 'deworm',
   label: 'Two dewormings',
   choices: [
-    { id: 'after', label: 'after the treatment', why: 'gills are calmer by then, and the fish eat' },
-    { id: 'none', label: 'none', why: 'flukes and worms are left to what is seen' },
+    { id: 'after', label: 'after the treatment' },
+    { id: 'none', label: 'none' },
   ],
 }
 export const DEWORM: Option = {
@@ -67,7 +67,6 @@ export const DEWORM: Option = {
     {
       id: 'before',
       label: 'before it',
-      why: 'worms out first: the medicine waits until two days after the second round',
     },
     DEWORM_AFTER.choices[1]!,
   ],

@@ -50,13 +50,12 @@ const levelEvents: readonly Rule[] = [
 ]
 const transferRule = (id: string): string => TRANSFER_RULES.find((rule) => rule.id === id)!.rule
 
-const thirty = (id: string, drugs: readonly string[], source: string): Definition => ({
+const thirty = (id: string, drugs: readonly string[]): Definition => ({
   id,
   kind: 'school',
   name: 'thirty days',
-  what: 'One tank: the drug is held for thirty days, then carbon and water changes take it out, and the fish are watched.',
   treats: ['marine-ich', 'marine-velvet', ...(drugs.includes('chloroquine-std') ? ['brooklynella'] : [])],
-  roles: [{ role: 'main', label: 'Tank', hint: 'bare: no rock, no sand, no invertebrate', must: true }],
+  roles: [{ role: 'main', label: 'Tank', must: true }],
   drugs,
   products: [dewormProduct],
   options: [DEWORM],
@@ -68,8 +67,6 @@ const thirty = (id: string, drugs: readonly string[], source: string): Definitio
   rules: [...heldRules, ...dewormRules, NO_SIGNS_AT_THE_END, ...levelEvents, ...setBack],
   handling: 1,
   restore: ['carbon', 'resin', 'uv', 'ozone', 'skimmer'],
-  cautions: ['Off-label in many places: label, local law and a licensed aquatic veterinarian decide.'],
-  source,
 })
 
 /** Schools of prophylactic quarantine that the engine runs: quarantine.md 7.1–7.4, further-schools.md 1. */
@@ -78,14 +75,12 @@ export const SCHOOL_COURSES: readonly Definition[] = [
     id: 'qt-b-drug14',
     kind: 'school',
     name: 'fourteen days then move',
-    what: 'The drug is held for fourteen days; then only the fish move to a sterile tank, and are watched.',
     treats: ['marine-ich', 'marine-velvet'],
     roles: [
-      { role: 'main', label: 'Tank', hint: 'bare: no rock, no sand, no invertebrate', must: true },
+      { role: 'main', label: 'Tank', must: true },
       {
         role: 'observe',
         label: 'Then to',
-        hint: 'sterile, at least 3 m (10 ft) from any salt water; only the fish moves',
         must: true,
       },
     ],
@@ -120,9 +115,7 @@ export const SCHOOL_COURSES: readonly Definition[] = [
     ],
     handling: 2,
     restore: ['carbon', 'resin', 'uv', 'ozone', 'skimmer'],
-    cautions: ['Off-label in many places: label, local law and a licensed aquatic veterinarian decide.'],
-    source: 'quarantine.md 7.1–7.3, qt-b-drug14',
   },
-  thirty('qt-a-cu30', COPPER, 'quarantine.md 7.1, qt-a-cu30'),
-  thirty('qt-a-cq30', ['chloroquine-std'], 'further-schools.md 1, qt-a-cq30'),
+  thirty('qt-a-cu30', COPPER),
+  thirty('qt-a-cq30', ['chloroquine-std']),
 ]

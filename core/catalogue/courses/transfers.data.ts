@@ -3,7 +3,7 @@ import { ammonia, ammoniaLow, close, dewormProduct, dewormRules, dewormStep, dew
 
 /** What all three tank-transfer schools share. */
 const transfer = (
-  part: Pick<Definition, 'id' | 'name' | 'what' | 'treats' | 'handling' | 'source'> & {
+  part: Pick<Definition, 'id' | 'name' | 'treats' | 'handling'> & {
     rule: Extract<Track, { of: 'move' }>['rule']
     baths?: Extract<Track, { of: 'bath' }>
   },
@@ -11,17 +11,15 @@ const transfer = (
   id: part.id,
   kind: 'school',
   name: part.name,
-  what: part.what,
   treats: part.treats,
   roles: [
-    { role: 'main', label: 'First tank set', hint: 'where the fish are when it begins', must: true },
+    { role: 'main', label: 'First tank set', must: true },
     {
       role: 'other',
       label: 'Second tank set',
-      hint: 'with its own heater, pump, net and hides; nothing is ever shared with the first',
       must: true,
     },
-    { role: 'tub', label: 'Tub for baths', hint: 'new salt water of the same temperature', must: false },
+    { role: 'tub', label: 'Tub for baths', must: false },
   ],
   drugs: [],
   products: [
@@ -33,8 +31,8 @@ const transfer = (
       id: 'capture',
       label: 'Caught with',
       choices: [
-        { id: 'container', label: 'a container', why: 'the fish stays in water: least wear on its skin' },
-        { id: 'net', label: 'a net', why: 'quicker where it hides; costs slime and nerves' },
+        { id: 'container', label: 'a container' },
+        { id: 'net', label: 'a net' },
       ],
     },
     DEWORM_AFTER,
@@ -112,8 +110,6 @@ const transfer = (
   ],
   handling: part.handling,
   restore: [],
-  cautions: ['Only the fish moves. Two tank sets that never share a net, a hose or a hand that was not washed.'],
-  source: part.source,
 })
 
 /** Schools that leave the parasite’s cysts behind by moving the fish: quarantine.md 7.1–7.4. */
@@ -121,28 +117,22 @@ export const TRANSFER_COURSES: readonly Definition[] = [
   transfer({
     id: 'qt-c-ttm',
     name: 'tank transfer',
-    what: 'Four moves within twelve days, never over 72 h apart, between two tank sets: the parasite’s cysts stay behind.',
     treats: ['marine-ich'],
     handling: 4,
-    source: 'quarantine.md 7.1 and 7.2, qt-c-ttm',
     rule: { maxIntervalHours: 72, minTotalHours: 288, minTransfers: 4 },
   }),
   transfer({
     id: 'qt-c-velvet',
     name: 'tank transfer, velvet interval',
-    what: 'Eight moves within twelve days, never over 36 h apart, between two tank sets.',
     treats: ['marine-velvet', 'marine-ich'],
     handling: 8,
-    source: 'quarantine.md 7.1 and 7.2, qt-c-velvet',
     rule: { maxIntervalHours: 36, minTotalHours: 288, minTransfers: 8 },
   }),
   transfer({
     id: 'qt-c-hybrid',
     name: 'tank transfer with two peroxide baths',
-    what: 'Four moves within twelve days, and two peroxide baths exactly six days apart, each on the way to the next tank.',
     treats: ['marine-ich', 'marine-velvet'],
     handling: 6,
-    source: 'quarantine.md 7.1 and 7.2, qt-c-hybrid',
     rule: { maxIntervalHours: 72, minTotalHours: 288, minTransfers: 4 },
     baths: {
       id: 'baths',

@@ -109,7 +109,7 @@ const PLAIN: readonly [string, readonly object[], TSchema, number][] = [
   // Fifteen of outbreaks.md 8, and the badge of quarantine.md 5.4.
   ['parameters', PARAMETERS, Parameter, 16],
   ['band profiles', BAND_PROFILES, BandProfile, 9],
-  ['ingredients', INGREDIENTS, Ingredient, 39],
+  ['ingredients', INGREDIENTS, Ingredient, 40],
   ['animal groups', ANIMAL_GROUPS, AnimalGroup, 37],
 ]
 

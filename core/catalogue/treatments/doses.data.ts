@@ -76,6 +76,6 @@ export const DOSES: readonly Dose[] = [
     useFor: [{ id: "anchor-worm" }, { id: "fish-lice" }], source: "FA184/FA185 range (verify)" },
   { id: "epsom-tank", agent: "epsom-salt", route: "tank", unit: "g/L", low: 0.4, target: 0.6, high: 0.8, bathMinutes: [0, 0], redoseHours: null, courseDays: [5, 7], rounds: null,
     useFor: [{ id: "dropsy" }, { id: "buoyancy" }], source: "HP" },
-  { id: "iodine-coral", agent: "iodine-dip", route: "bath", unit: "mg/L", low: 12, target: 20, high: 25, bathMinutes: [10, 15], redoseHours: [168, 168], courseDays: null, rounds: [2, 4],
+  { id: "iodine-coral", agent: "iodine-dip", route: "bath", unit: "mg/L", low: 12, target: 20, high: 25, bathMinutes: [5, 10], redoseHours: [168, 168], courseDays: null, rounds: [2, 4],
     useFor: [{ id: null, remark: "coral pests, cut tissue" }], source: "HP, as I2; try one piece first" },
 ]

@@ -24,7 +24,11 @@ export interface PlannedBath {
 }
 
 /** A bath by its row of the doses, quarantine.md 5.2, in some litres of water. */
-export const plannedBath = (dose: Dose, product: ShelfProduct | null, litres: number | null): PlannedBath => ({
+export const plannedBath = (
+  dose: Pick<Dose, 'agent' | 'unit' | 'low' | 'target' | 'high' | 'bathMinutes'>,
+  product: ShelfProduct | null,
+  litres: number | null,
+): PlannedBath => ({
   ingredient: dose.agent,
   mgPerL: dose.target,
   levelUnit: dose.unit === 'µL/L' ? 'µL/L' : 'mg/L',

@@ -11,6 +11,7 @@ import { MS_PER_DAY, MS_PER_HOUR } from '../../time/zone.ts'
 import { dayBeside, momentBeside, spanText } from '../../time/words.ts'
 import type { CourseRecord, DrugRecord, KnownLevel, Restart } from '../record.ts'
 import type { HoldCount } from '../tracks/hold.ts'
+import type { DipsState } from '../tracks/dips.ts'
 import type { DosesState } from '../tracks/doses.ts'
 import type { ElapsedState } from '../tracks/elapsed.ts'
 import type { FishlessState } from '../tracks/fishless.ts'
@@ -21,6 +22,7 @@ import { lastScores, type SeriesState } from '../tracks/series.ts'
 import { sessionDays } from '../tracks/sessions.ts'
 import type { Watched } from '../watched.ts'
 import { eating, eatsAll, notBetter } from './appetite-rules.ts'
+import { dipsRising, lateDip, pestSeen } from './dip-rules.ts'
 import { dewormSpacing, missedRedose, salinityEvent } from './dose-rules.ts'
 import { levelEvent, levelKept, twoInRange } from './level-rules.ts'
 import { bathEvent, lateMove, setsDry } from './round-rules.ts'
@@ -66,6 +68,7 @@ export interface RuleInput {
   fishless: FishlessState | null
   salinity: SalinityState | null
   doses: readonly DosesState[]
+  dips: DipsState | null
   elapsed: ElapsedState | null
   seen: Watched
 }
@@ -157,7 +160,14 @@ export function saidBy(input: RuleInput, id: string, after = 0): Judged {
   return { state: 'ask', says: 'yours to say', canBeSaid: true }
 }
 
-function trackFull({ drug, rounds, fishless, salinity }: RuleInput, track: string): Judged {
+function trackFull({ drug, rounds, fishless, salinity, dips }: RuleInput, track: string): Judged {
+  if (dips && track === dips.track.id)
+    return {
+      state: dips.state === 'full' ? 'holds' : dips.state === 'broken' ? 'broken' : 'not-yet',
+      says: `${dips.has} of ${dips.pace.need}`,
+      is: dips.has,
+      limit: dips.pace.need,
+    }
   if (fishless)
     return {
       state: fishless.state === 'full' ? 'holds' : fishless.state === 'broken' ? 'broken' : 'not-yet',
@@ -307,6 +317,12 @@ function judge(input: RuleInput, condition: Condition, id: string): Judged {
       return eatsAll(input)
     case 'not-better':
       return notBetter(input)
+    case 'pest-seen':
+      return pestSeen(input)
+    case 'late-dip':
+      return lateDip(input)
+    case 'dips-rising':
+      return dipsRising(input)
   }
 }
 

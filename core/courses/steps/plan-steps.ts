@@ -2,6 +2,7 @@ import type { Step } from '../../catalogue/courses/definitions.ts'
 import { WHITE_STAGE } from '../../catalogue/patch-stage.ts'
 import { residentsOf } from '../../household/animals.ts'
 import { productById } from '../../household/shelf.ts'
+import { readingsOf } from '../../readings/latest.ts'
 import { MS_PER_HOUR } from '../../time/zone.ts'
 import { measureText } from '../../words/measure.ts'
 import { dilute } from '../amounts/planned-dose.ts'
@@ -28,6 +29,10 @@ function isDone(input: TaskInput, step: Step, from: number, until: number): bool
   const within = ({ at }: { at: number }) => at >= from && at < until
   if (step.act === 'count') return facts.counts.some((count) => count.measure === step.measure && within(count))
   if (step.act === 'dose') return facts.sessions.some(within)
+  if (step.act === 'read')
+    return (step.parameters ?? []).every((parameter) =>
+      readingsOf(journal, facts.course.tankId, parameter).some((line) => within(line) && line.at <= facts.now),
+    )
   if (step.act === 'change')
     return journal
       .ofKind('water-change')
@@ -71,6 +76,7 @@ export function planTasks(input: TaskInput, step: Step): Draft[] {
       best,
       notAfter,
       ...(step.measure && { measure: step.measure }),
+      ...(step.parameters && { parameters: step.parameters }),
       ...amountOf(input, step),
       ...(waitsFor.length > 0 && { waitsFor }),
     }

@@ -10,6 +10,7 @@ import type { RampState } from '../amounts/ramp.ts'
 import type { RuleState } from '../rules/rules.ts'
 import type { CourseTask } from '../tasks.ts'
 import type { HoldCount } from '../tracks/hold.ts'
+import type { DipsState } from '../tracks/dips.ts'
 import type { DosesState } from '../tracks/doses.ts'
 import type { ElapsedState } from '../tracks/elapsed.ts'
 import type { FishlessState } from '../tracks/fishless.ts'
@@ -38,6 +39,7 @@ export interface TaskInput {
   fishless: FishlessState | null
   salinity: SalinityState | null
   doses: readonly DosesState[]
+  dips: DipsState | null
   elapsed: ElapsedState | null
   seen: Watched
   rules: readonly RuleState[]

@@ -4,6 +4,7 @@ import { MS_PER_DAY } from '../../time/zone.ts'
 import { byActAndUrgency, type CourseTask } from '../tasks.ts'
 import { besideAway } from './away.ts'
 import { ammoniaTasks, joinTasks, lookTasks, lookTwiceTasks } from './care-steps.ts'
+import { cleanLookTasks, closeDipsTask, darkLookTasks, dipCountTasks, dipTasks, lightTasks } from './coral-steps.ts'
 import { doseTasks } from './dose-steps.ts'
 import { clearTask, closeDosesTask, closeTask, moveTask } from './end-steps.ts'
 import { closeCountTask, ghostFeedTasks } from './fallow-steps.ts'
@@ -46,6 +47,12 @@ const SCHEDULES: Record<ScheduleName, Schedule> = {
   'read-salinity': readSalinityTasks,
   'look-twice': lookTwiceTasks,
   'close-doses': closeDosesTask,
+  dips: dipTasks,
+  'dip-counts': dipCountTasks,
+  'clean-looks': cleanLookTasks,
+  'dark-looks': darkLookTasks,
+  'light-ramp': lightTasks,
+  'close-dips': closeDipsTask,
 }
 
 /**

@@ -59,7 +59,8 @@ describe('days without fish: quarantine.md 7.5', () => {
   test.each<[Content['kind'], Partial<Content>, string | null]>([
     ['contact', { what: 'water' } as never, 'cross-contact'],
     ['contact', { what: 'snail' } as never, 'cross-contact'],
-    ['contact', { what: 'tool' } as never, null],
+    ['contact', { what: 'hand' } as never, null],
+    ['contact', { what: 'tool' } as never, 'cross-contact'],
     ['arrival', { animalId: 'z', species: 'zoanthid', group: 'coral-soft', count: 1 }, 'new-wet-item'],
   ])('%s %j: %s', (kind, extra, why) => {
     const it = fallow()

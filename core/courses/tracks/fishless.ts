@@ -1,4 +1,5 @@
 import type { Track } from '../../catalogue/courses/definitions.ts'
+import type { ContentOf } from '../../journal/entry.ts'
 import type { ZoneClock } from '../../time/zone.ts'
 import type { CourseRecord } from '../record.ts'
 
@@ -8,6 +9,10 @@ export type FishlessTrack = Extract<Track, { by: 'no-fish' }>
 export interface FishlessRestart {
   at: number
   why: 'new-fish' | 'cross-contact' | 'new-wet-item'
+  /** What touched the water, of a contact. */
+  what?: ContentOf<'contact'>['what']
+  /** The fish or the other animal that came in. */
+  animalId?: string
 }
 
 /** Whole days without fish: quarantine.md 7.5. */
@@ -37,18 +42,22 @@ export function countFishless(record: CourseRecord, clock: ZoneClock): FishlessS
   const firstLeft = Math.min(...fishIn.map(({ to }) => to ?? Infinity))
   const hadFish = fishIn.length > 0
   // A tank that never held fish counts from the course's own start.
-  const points: { at: number; why: FishlessRestart['why'] | null }[] = [
+  const points: (Omit<FishlessRestart, 'why'> & { why: FishlessRestart['why'] | null })[] = [
     ...(hadFish ? [] : [{ at: course.startedAt, why: null }]),
     ...fishIn.map(({ to }) => ({ at: to ?? Infinity, why: null })),
-    ...wetItems.map(({ at, why }) => ({ at, why })),
+    ...wetItems,
   ].sort((a, b) => a.at - b.at)
   const comings = fishIn.map(({ from }) => from)
+  const whoCame = (at: number): Pick<FishlessRestart, 'animalId'> => {
+    const who = fishIn.find(({ from }) => from === at)?.animalId
+    return who === undefined ? {} : { animalId: who }
+  }
   const isIn = (at: number): boolean => fishIn.some(({ from, to }) => from <= at && (to === null || to > at))
   const fullAfter = (begun: number): number => clock.instantAt(clock.dayOf(begun) + track.days)
   const restarts: FishlessRestart[] = []
   let fullAt: number | null = null
   let begun: number | null = null
-  for (const { at, why } of points) {
+  for (const { at, why, what, animalId } of points) {
     if (at > now || at === Infinity) continue
     if (why !== null && at < Math.min(firstLeft, course.startedAt)) continue
     if (begun !== null && fullAfter(begun) <= Math.min(at, ...comings.filter((from) => from >= begun!))) break
@@ -56,7 +65,8 @@ export function countFishless(record: CourseRecord, clock: ZoneClock): FishlessS
       begun = null
       continue
     }
-    if (why !== null && begun !== null) restarts.push({ at, why })
+    if (why !== null && begun !== null)
+      restarts.push({ at, why, ...(what && { what }), ...(animalId !== undefined && { animalId }) })
     begun = midnightAfter(at)
   }
   if (begun !== null) {
@@ -64,13 +74,13 @@ export function countFishless(record: CourseRecord, clock: ZoneClock): FishlessS
     const full = fullAfter(begun)
     if (full <= Math.min(now, cameBack)) fullAt = full
     else if (cameBack <= now) {
-      restarts.push({ at: cameBack, why: 'new-fish' })
+      restarts.push({ at: cameBack, why: 'new-fish', ...whoCame(cameBack) })
       if (isIn(now)) begun = null
     }
   }
   for (const from of comings)
     if (from > course.startedAt && from <= now && fullAt === null && !restarts.some((one) => one.at === from))
-      restarts.push({ at: from, why: 'new-fish' })
+      restarts.push({ at: from, why: 'new-fish', ...whoCame(from) })
   restarts.sort((a, b) => a.at - b.at)
   const days = begun === null ? 0 : Math.max(0, clock.dayOf(now) - clock.dayOf(begun))
   const state = fullAt !== null ? 'full' : begun !== null ? 'running' : restarts.length > 0 ? 'broken' : 'waiting'

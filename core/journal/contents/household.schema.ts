@@ -37,6 +37,7 @@ const tankProperties = {
   contents: opt(Type.Array(oneOf(['rock', 'sand', 'plants', 'nothing'] as const), { maxItems: 4 })),
   lightsOn: opt(wallTime('when the lights come on')),
   lightsOff: opt(wallTime('when the lights go off')),
+  near: opt(Type.Array(id(), { maxItems: 50, description: 'tanks less than 3 m away' })),
   retired: opt(Type.Boolean({ description: 'taken down' })),
 }
 const tankDescription = strict(tankProperties)

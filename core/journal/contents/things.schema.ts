@@ -1,5 +1,5 @@
 import Type, { type Static } from 'typebox'
-import { fraction, instant, oneOf, strict } from '../../schema/types.ts'
+import { fraction, instant, nonNegative, oneOf, strict } from '../../schema/types.ts'
 import { content, count, id, name, opt, words } from './parts.schema.ts'
 
 const partProperties = {
@@ -8,6 +8,20 @@ const partProperties = {
   x: opt(fraction('of the tank’s length, from the left')),
   y: opt(fraction('of the tank’s height, from the top')),
   pieces: opt(count('of a coral')),
+  group: opt(id('animal group of the catalogue, of a coral')),
+  animalId: opt(id('the animal of the ledger that it is')),
+  elsewhere: opt(Type.String({ maxLength: 80, description: 'who else holds a piece of a coral' })),
+  place: opt(
+    strict(
+      {
+        compartment: opt(name('where in the tank: "left rack, high"')),
+        flow: opt(oneOf(['none', 'gentle', 'pulsing', 'strong'] as const)),
+        lightHours: opt(nonNegative('hours of light a day')),
+        lightShare: opt(fraction('of the lamp’s full light')),
+      },
+      'where a coral stands',
+    ),
+  ),
 }
 const partDescription = strict({ ...partProperties, gone: opt(Type.Boolean()) })
 const partChanges = Type.Unsafe<Partial<Static<typeof partDescription>>>(Type.Partial(partDescription))

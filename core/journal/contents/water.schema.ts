@@ -84,6 +84,7 @@ const MEASURES = [
   'patch-stage',
   'came-off',
   'eggs',
+  'brushed',
   'alive',
   'cells',
   'diatom-share',

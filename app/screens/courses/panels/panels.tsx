@@ -2,6 +2,7 @@ import type { ReactNode } from 'react'
 import type { Track } from '../../../../core/catalogue/courses/definitions.ts'
 import { isDrugPlan, type CoursePlan } from '../../../../core/courses/plan.ts'
 import { DaysPanel } from './DaysPanel.tsx'
+import { DipsPanel } from './DipsPanel.tsx'
 import { DosesPanel } from './DosesPanel.tsx'
 import { DrugPanel } from './DrugPanel.tsx'
 import { FishlessPanel } from './FishlessPanel.tsx'
@@ -11,7 +12,8 @@ import { SalinityPanel } from './SalinityPanel.tsx'
 import { WatchPanel } from './WatchPanel.tsx'
 
 /** What kinds of track there are, as their panels tell them apart. */
-export type PanelKind = 'drug' | 'no-signs' | 'no-fish' | 'salinity' | 'elapsed' | 'move' | 'bath' | 'dose' | 'series'
+export type PanelKind =
+  'drug' | 'no-signs' | 'no-fish' | 'salinity' | 'elapsed' | 'move' | 'bath' | 'dose' | 'dip' | 'series'
 
 /** Which panel a track has. */
 export const panelKindOf = (track: Track): PanelKind =>
@@ -28,6 +30,7 @@ export const PANELS: Record<PanelKind, (plan: CoursePlan, trackId: string) => Re
     plan.doses
       .filter(({ track }) => track.id === trackId)
       .map((doses) => <DosesPanel key={trackId} plan={plan} doses={doses} />),
+  dip: (plan) => (plan.dips ? <DipsPanel plan={plan} dips={plan.dips} /> : null),
   salinity: (plan) => (plan.salinity ? <SalinityPanel plan={plan} salinity={plan.salinity} /> : null),
   elapsed: (plan) => (plan.elapsed ? <DaysPanel plan={plan} elapsed={plan.elapsed} /> : null),
   series: (plan) => (plan.series ? <PatchPanel plan={plan} series={plan.series} /> : null),

@@ -1,0 +1,235 @@
+import { useState } from 'react'
+import { Checkbox, CheckboxGroup } from 'react-aria-components'
+import { styled } from 'styled-components'
+import { CORAL_DIPS, coralDipById } from '../../../core/catalogue/corals/coral-dips.data.ts'
+import { bathAmount } from '../../../core/courses/amounts/planned-bath.ts'
+import { plannedDip } from '../../../core/courses/amounts/planned-dip.ts'
+import { dipContent } from '../../../core/courses/task-contents.ts'
+import { productById, shelfOf } from '../../../core/household/shelf.ts'
+import { litresFrom } from '../../../core/words/quantities.ts'
+import { shownUnit } from '../../../core/words/measure.ts'
+import { figures, plural } from '../../../core/words/numbers.ts'
+import { numberIn } from '../../fields/number-in.ts'
+import { FigureField } from '../../fields/plain.tsx'
+import type { Problem } from '../../fields/shell.tsx'
+import { thisInstant, useNow } from '../../frame/now.tsx'
+import { useKeeping, UnkeptNote } from '../../journal/keeping.tsx'
+import { useHousehold } from '../../journal/provider.tsx'
+import { Button, ButtonLink, PrimaryButton } from '../../look/buttons.ts'
+import { Bar, Figure, Line, Small } from '../../look/text.ts'
+import { DoubtList, useDoubts } from '../../safety/Doubts.tsx'
+import type { ActProps } from './act-props.ts'
+
+const Hosts = styled(CheckboxGroup)`
+  display: flex;
+  flex-direction: column;
+`
+
+const Host = styled(Checkbox)`
+  display: flex;
+  align-items: center;
+  gap: 12px;
+  min-height: 44px;
+  border-bottom: 1px dotted var(--strong-rule);
+  cursor: pointer;
+  &::before {
+    content: '';
+    flex: none;
+    width: 22px;
+    height: 22px;
+    border: 1.5px solid var(--ink);
+    border-radius: 2px;
+    background: var(--sheet);
+  }
+  &[data-selected]::before {
+    content: '✓';
+    background: var(--second);
+    color: var(--on-second);
+    text-align: center;
+    line-height: 20px;
+    font-weight: 700;
+  }
+  &[data-focus-visible] {
+    outline: 3px solid var(--second);
+    outline-offset: 2px;
+  }
+  &[data-disabled] {
+    color: var(--quiet);
+    cursor: default;
+  }
+`
+
+const Pick = styled.label`
+  display: flex;
+  flex-direction: column;
+  gap: 4px;
+  font-size: 15px;
+  select {
+    min-height: 44px;
+    border: 1.5px solid var(--ink);
+    border-radius: 2px;
+    background: var(--sheet);
+    color: var(--ink);
+    font: inherit;
+    padding: 0 8px;
+  }
+`
+
+/** A round of dips: with what, its caution, how much, and which corals were in it. */
+export function DipAct({ plan, task, next }: ActProps) {
+  const { journal, settings } = useHousehold()
+  const now = useNow()
+  const { keep, busy, unkept } = useKeeping()
+  const [problems, setProblems] = useState<Record<string, Problem>>({})
+  const [dipId, setDipId] = useState(task.dip!.dip.id)
+  const dip = coralDipById(dipId)
+  const planned = plannedDip(
+    journal,
+    { ...plan.course, options: { ...plan.course.options, dip: dipId } },
+    plan.facts.parts.filter(({ id }) => task.dip!.hosts.some(({ partId }) => partId === id)),
+  )
+  const product =
+    productById(journal, planned.productId ?? '') ??
+    shelfOf(journal).find(({ ingredient }) => ingredient === dip.ingredient) ??
+    null
+  const bath =
+    planned.bath && product
+      ? {
+          ...planned.bath,
+          productId: product.id,
+          unit: product.unit,
+          amountPerL: planned.bath.mgPerL / product.mgPerUnit,
+        }
+      : null
+  const mayHave = planned.hosts.filter(({ mustNot }) => mustNot === null).map(({ partId }) => partId)
+  const [chosen, setChosen] = useState<readonly string[] | null>(null)
+  const ids = (chosen ?? mayHave).filter((id) => mayHave.includes(id))
+  const [litresText, setLitres] = useState('')
+  const [minutesText, setMinutes] = useState(String(dip.minutes[0]))
+  const [amountText, setAmount] = useState('')
+  const typed = numberIn(litresText)
+  const litres = typed === null ? null : litresFrom(typed, settings.units)
+  const minutes = numberIn(minutesText)
+  const measured = bath && litres !== null ? bathAmount(bath, litres) : null
+  const amount = measured ? measured.amount : numberIn(amountText)
+  const content = (at: number) =>
+    litres === null || minutes === null || amount === null || ids.length === 0
+      ? null
+      : dipContent(task, plan.course, at, {
+          dip,
+          product,
+          partIds: ids,
+          amount,
+          massMg: measured ? measured.makesMgPerL * litres : null,
+          litres,
+          minutes,
+        })
+  const proposed = content(now)
+  const doubts = useDoubts(proposed ? [proposed] : [])
+  const Do = next ? PrimaryButton : Button
+  const send = async () => {
+    const found: Record<string, Problem> = {}
+    if (litres === null || !(litres > 0)) found['litres'] = { message: 'the water in the dip, such as 2' }
+    if (minutes === null || !(minutes > 0)) found['minutes'] = { message: `minutes, ${dip.minutes[0]} at least` }
+    else if (minutes > dip.minutes[1])
+      found['minutes'] = { message: `at most ${dip.minutes[1]} min in this dip: longer burns tissue` }
+    if (amount === null || !(amount > 0)) found['amount'] = { message: 'as much as its label says for that water' }
+    if (ids.length === 0) found['hosts'] = { message: 'which corals were in it' }
+    setProblems(found)
+    const kept = content(thisInstant())
+    if (Object.keys(found).length === 0 && kept) await keep(doubts.answered([kept]))
+  }
+  if (planned.hosts.length === 0)
+    return (
+      <>
+        <Small>No coral is named yet: a round counts only when every host was done.</Small>
+        <div>
+          <ButtonLink href={`/courses/${plan.course.id}#corals`}>Name the corals</ButtonLink>
+        </div>
+      </>
+    )
+  return (
+    <>
+      <Pick>
+        Dip
+        <select
+          value={dipId}
+          onChange={(event) => {
+            setDipId(event.target.value)
+            setMinutes(String(coralDipById(event.target.value).minutes[0]))
+          }}
+        >
+          {CORAL_DIPS.map(({ id, label }) => (
+            <option key={id} value={id}>
+              {label}
+            </option>
+          ))}
+        </select>
+      </Pick>
+      <Bar $tone="act">{dip.caution}</Bar>
+      <Hosts aria-label="Corals in the dip" value={[...ids]} onChange={setChosen}>
+        {planned.hosts.map(({ partId, name, pieces, mustNot }) => (
+          <Host key={partId} value={partId} isDisabled={mustNot !== null}>
+            <span>
+              {name}
+              {pieces > 1 && <Small as="span"> {plural(pieces, 'piece')}</Small>}
+              {mustNot && <Small>not in this dip: {mustNot}</Small>}
+            </span>
+          </Host>
+        ))}
+      </Hosts>
+      {problems['hosts'] && <Small role="alert">{problems['hosts'].message}</Small>}
+      <Line $gap={14}>
+        <FigureField
+          label="Water in the dip"
+          value={litresText}
+          onChange={setLitres}
+          after={shownUnit('L', settings.units)}
+          problem={problems['litres']}
+        />
+        <FigureField
+          label="Minutes in it"
+          value={minutesText}
+          onChange={setMinutes}
+          after="min"
+          problem={problems['minutes']}
+        />
+        {!bath && (
+          <FigureField
+            label="By its label"
+            value={amountText}
+            onChange={setAmount}
+            after={product?.unit ?? 'mL'}
+            problem={problems['amount']}
+          />
+        )}
+      </Line>
+      {bath && measured && (
+        <Small>
+          <Figure $size={26}>
+            {figures(measured.amount, 4)} {bath.unit}
+          </Figure>{' '}
+          → {figures(measured.makesMgPerL, 3)} mg/L in tank water
+        </Small>
+      )}
+      {planned.bath && !bath && (
+        <Small>
+          {figures(planned.bath.mgPerL)} mg/L; no {dip.label} stands on the shelf, so its amount is not worked out:
+          weigh or measure by the label.
+        </Small>
+      )}
+      <DoubtList doubts={doubts} />
+      <Line>
+        <Do
+          onPress={() => void send()}
+          isDisabled={busy || !doubts.isClear || task.state === 'ahead' || task.waitsFor !== undefined}
+        >
+          {ids.length === planned.hosts.length
+            ? 'Log the dip of all'
+            : `Log the dip of ${ids.length} of ${planned.hosts.length}`}
+        </Do>
+      </Line>
+      {unkept && <UnkeptNote unkept={unkept} />}
+    </>
+  )
+}

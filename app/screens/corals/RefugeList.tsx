@@ -1,0 +1,57 @@
+import { parameterById } from '../../../core/catalogue/parameter.ts'
+import { refugeScores } from '../../../core/household/refuge.ts'
+import { figures, plural } from '../../../core/words/numbers.ts'
+import { useNow } from '../../frame/now.tsx'
+import { useHousehold } from '../../journal/provider.tsx'
+import { Figure, Heading, Quiet, Ruled, Small } from '../../look/text.ts'
+
+/** Which of the own tanks is the steadiest: where a frag would be safest. */
+export function RefugeList() {
+  const { journal } = useHousehold()
+  const now = useNow()
+  const scores = refugeScores(journal, now)
+  const best = scores.find(({ score }) => score !== null)
+  return (
+    <section>
+      <Heading>Where a frag is safest</Heading>
+      <Ruled style={{ marginTop: 8 }}>
+        <thead>
+          <tr>
+            <th scope="col">tank</th>
+            <th scope="col">unrest</th>
+            <th scope="col">the most of it</th>
+          </tr>
+        </thead>
+        <tbody>
+          {scores.map(({ tank, score, worst, losses }) => {
+            const most = [...worst].sort((a, b) => b.share - a.share)[0]
+            const parameter = most && parameterById(most.parameter)
+            return (
+              <tr key={tank.id}>
+                <th scope="row">
+                  {tank.name}
+                  {tank.id === best?.tank.id && (
+                    <>
+                      <br />
+                      <span style={{ color: 'var(--second)' }}>the steadiest</span>
+                    </>
+                  )}
+                </th>
+                <td>{score === null ? <Quiet>not tested</Quiet> : <Figure $size={18}>{figures(score, 2)}</Figure>}</td>
+                <td>
+                  {most && `${parameter?.short ?? most.parameter} ${figures(most.perDay, 2)} a day`}
+                  {losses > 0 && `${most ? ', ' : ''}${plural(losses, 'loss', 'losses')}`}
+                  <Small>{plural(worst.length, 'value')} of 5 tested</Small>
+                </td>
+              </tr>
+            )
+          })}
+        </tbody>
+      </Ruled>
+      <Small>
+        The worst change a day in thirty days over what may change in a day, of alkalinity, nitrate, phosphate, salinity
+        and temperature, and one for each loss. The lower, the steadier.
+      </Small>
+    </section>
+  )
+}

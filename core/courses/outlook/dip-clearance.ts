@@ -1,0 +1,83 @@
+import { MS_PER_DAY, MS_PER_HOUR } from '../../time/zone.ts'
+import type { PestClearanceInput } from '../../pests/pests.schema.ts'
+import type { DipsState } from '../tracks/dips.ts'
+
+/** What nobody counts: assumed (EA), and open to the keeper. */
+export interface DipAssumptions {
+  /** Share of the animals out of the egg that a dip kills. */
+  killMobile: number
+  /** Share of the eggs that are scraped off at a dip. */
+  removeEggs: number
+  eggsPerAdultPerDay: number
+}
+
+/** The kill is at least and at most this whatever the counts say: a few animals are chance. */
+const KILL_LIMITS = [0.5, 0.98] as const
+const USUAL: DipAssumptions = { killMobile: 0.9, removeEggs: 0.5, eggsPerAdultPerDay: 2 }
+/** Where nobody knows when it lays, a week is taken: the shorter, the worse. */
+const UNKNOWN_MATURITY_DAYS = 7
+const RUNS = 1000
+const HOURS_PER_DAY = 24
+
+/**
+ * The assumptions that a keeper's own counts speak for: where the counts fall from dip to dip, the share that each dip took is what is
+ * missing of the count before; else the usual ones.
+ */
+export function dipAssumptions({ rounds }: DipsState): DipAssumptions {
+  const counts = rounds.flatMap(({ cameOff }) => (cameOff === null ? [] : [cameOff]))
+  const before = counts.slice(0, -1).reduce((sum, count) => sum + count, 0)
+  const after = counts.slice(1).reduce((sum, count) => sum + count, 0)
+  if (before === 0) return USUAL
+  return { ...USUAL, killMobile: Math.min(KILL_LIMITS[1], Math.max(KILL_LIMITS[0], 1 - after / before)) }
+}
+
+/**
+ * What to ask of `pest.clearance` for a course of dips: from the last round in which something came off, with as many adults as the
+ * counts and the kill speak for, the eggs that they laid since the dip before, the rounds since and some more to come.
+ * @param extra clean rounds still to come, at the course's interval
+ * @param now   ms; rounds to come begin at the next one's best time, not before now
+ * @returns null while nothing was counted
+ * @example
+ * clearanceInput(plan.dips, dipAssumptions(plan.dips), 1, now) // if one more dip is made
+ */
+export function clearanceInput(
+  dips: DipsState,
+  assumed: DipAssumptions,
+  extra: number,
+  now: number,
+): PestClearanceInput | null {
+  const { pace, rounds } = dips
+  if (!pace.pest) return null
+  const start = rounds.findLast(({ cameOff, eggs }) => (cameOff ?? 0) > 0 || eggs > 0)
+  if (!start) return null
+  const hours = (at: number) => (at - start.at) / MS_PER_HOUR
+  const adults = Math.max(1, Math.ceil((start.cameOff ?? 0) / assumed.killMobile))
+  const intervalHours = pace.intervalDays * HOURS_PER_DAY
+  const since = rounds.filter(({ at, left }) => at >= start.at && left.length === 0).map(({ at }) => hours(at))
+  const first = Math.max(dips.nextAt ?? rounds.at(-1)!.at + pace.intervalDays * MS_PER_DAY, now)
+  const dipsHours = [...since, ...Array.from({ length: extra }, (_, i) => hours(first) + i * intervalHours)]
+  const [least, most] = pace.pest.hatchDays
+  const maturity = (pace.pest.maturityDays ?? UNKNOWN_MATURITY_DAYS) * HOURS_PER_DAY
+  return {
+    adults,
+    eggs: start.eggs + Math.round(adults * assumed.eggsPerAdultPerDay * pace.intervalDays),
+    hatchHours: { min: least * HOURS_PER_DAY, max: most * HOURS_PER_DAY },
+    maturationHours: { min: maturity, max: 1.5 * maturity },
+    eggsPerAdultPerDay: assumed.eggsPerAdultPerDay,
+    dipsHours,
+    killMobile: assumed.killMobile,
+    removeEggs: assumed.removeEggs,
+    horizonHours: (dipsHours.at(-1) ?? 0) + most * HOURS_PER_DAY,
+    runs: RUNS,
+    seed: 76,
+  }
+}
+
+/** A share in words that are easily said: "nine chances in ten". */
+export function chancesText(share: number): string {
+  if (share >= 0.995) return 'as good as certain'
+  if (share >= 0.95) return `${Math.round(share * 100)} chances in a hundred`
+  const tenths = Math.round(share * 10)
+  const words = ['no', 'one', 'two', 'three', 'four', 'five', 'six', 'seven', 'eight', 'nine', 'ten']
+  return tenths === 0 ? 'hardly a chance' : `${words[tenths]} ${tenths === 1 ? 'chance' : 'chances'} in ten`
+}

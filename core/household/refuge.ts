@@ -1,0 +1,83 @@
+import type { ParameterId } from '../catalogue/parameter.types.ts'
+import type { Journal } from '../journal/journal.ts'
+import { readingsOf } from '../readings/latest.ts'
+import { MS_PER_DAY } from '../time/zone.ts'
+import { animalsOf } from './animals.ts'
+import { tanksOf, type Tank } from './tanks.ts'
+
+/** How much may change in a day: outbreaks.md 5.4, the raise for a tank of mixed corals; °C, psu, dKH, mg/L. */
+const DAILY_CAPS: readonly { parameter: ParameterId; cap: number }[] = [
+  { parameter: 'alk-kh', cap: 1 },
+  { parameter: 'no3', cap: 5 },
+  { parameter: 'po4', cap: 0.03 },
+  { parameter: 'salinity', cap: 1 },
+  { parameter: 'temp', cap: 1 },
+]
+const DAYS = 30
+/** Two readings closer than this tell a kit's error, not a day's change: their change counts as that of a day. */
+const LEAST_GAP_DAYS = 1
+/** A loss counts as much as one value that changed by its whole daily cap. */
+const LOSS_POINTS = 1
+
+/** How steady a tank was in the last thirty days: the lower, the safer for a frag. */
+export interface RefugeScore {
+  tank: Tank
+  /** Sum of the worst daily changes over their caps, and of the losses; null where nothing was tested. */
+  score: number | null
+  /** Worst daily change over its cap, by parameter that was tested at least twice. */
+  worst: readonly { parameter: ParameterId; share: number; perDay: number }[]
+  losses: number
+}
+
+function worstPerDay(
+  journal: Journal,
+  tankId: string,
+  parameter: ParameterId,
+  from: number,
+  now: number,
+): number | null {
+  const values = readingsOf(journal, tankId, parameter).flatMap(({ at, content }) =>
+    at >= from && at <= now && content.result.kind === 'value' ? [{ at, value: content.result.value }] : [],
+  )
+  if (values.length < 2) return null
+  let worst = 0
+  for (let i = 1; i < values.length; i++) {
+    const days = Math.max(LEAST_GAP_DAYS, (values[i]!.at - values[i - 1]!.at) / MS_PER_DAY)
+    worst = Math.max(worst, Math.abs(values[i]!.value - values[i - 1]!.value) / days)
+  }
+  return worst
+}
+
+/**
+ * Which of the own marine tanks is the steadiest: further-schools.md 5, refuge score: the worst change a day in thirty days over its
+ * daily cap, for alkalinity, nitrate, phosphate, salinity and temperature, and the losses. A tank on which less was tested comes after one
+ * on which more was, since what is not known is not steady.
+ * @returns the steadiest first
+ */
+export function refugeScores(journal: Journal, now: number): RefugeScore[] {
+  const from = now - DAYS * MS_PER_DAY
+  const deaths = animalsOf(journal).flatMap(({ end, stays }) =>
+    end && end.how === 'died' && end.at >= from && end.at <= now ? [stays.at(-1)?.tankId] : [],
+  )
+  return tanksOf(journal)
+    .filter(({ water }) => water === 'marine')
+    .map((tank): RefugeScore => {
+      const worst = DAILY_CAPS.flatMap(({ parameter, cap }) => {
+        const perDay = worstPerDay(journal, tank.id, parameter, from, now)
+        return perDay === null ? [] : [{ parameter, perDay, share: perDay / cap }]
+      })
+      const losses = deaths.filter((id) => id === tank.id).length
+      return {
+        tank,
+        score: worst.length === 0 ? null : worst.reduce((sum, { share }) => sum + share, 0) + LOSS_POINTS * losses,
+        worst,
+        losses,
+      }
+    })
+    .sort(
+      (a, b) =>
+        Number(a.score === null) - Number(b.score === null) ||
+        b.worst.length - a.worst.length ||
+        (a.score ?? 0) - (b.score ?? 0),
+    )
+}
