@@ -39,7 +39,9 @@ const SCREENS: Record<string, ComponentType> = {
     default: (await import('../screens/arrivals/Together.tsx')).Together,
   })),
   courses: lazy(async () => ({ default: (await import('../screens/courses/Courses.tsx')).Courses })),
-  'courses/new': lazy(async () => ({ default: (await import('../screens/courses/StartCourse.tsx')).StartCourse })),
+  'courses/new': lazy(async () => ({
+    default: (await import('../screens/courses/start/StartCourse.tsx')).StartCourse,
+  })),
   'courses/compare': lazy(async () => ({
     default: (await import('../screens/courses/compare/Compare.tsx')).Compare,
   })),

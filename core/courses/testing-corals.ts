@@ -125,7 +125,7 @@ export function fragTub({
     windows(day: number, time: string, step: string, horizonDays = 21): [id: string, day: number][] {
       return this.standing(day, time, horizonDays)
         .tasks.filter((task) => task.step === step)
-        .map(({ id, best }) => [id, clock.dayOf(Date.parse(best!)) - FIRST_DAY])
+        .map(({ id, best }) => [id, clock.dayOf(Date.parse(best)) - FIRST_DAY])
     },
   }
 }

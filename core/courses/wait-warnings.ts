@@ -27,7 +27,7 @@ export const CAME_IN_WORDS: Readonly<Record<ContentOf<'contact'>['what'], string
   fish: 'A fish of another system was in the water: it may have carried a parasite in, or fed one.',
   water: 'Water of another system came in: one free swimmer in it is enough.',
   tool: 'A wet tool of another system was in the water: what is wet carries fish water. Bleach it, or leave it dry for 24 hours, between two tanks.',
-  hand: 'A wet hand of another system was in the water: rinse and dry hands before they go in. The days go on.',
+  hand: 'A wet hand of another system was in the water: rinse and dry hands before they go in.',
   snail: 'A snail that was not quarantined came in: cysts sit on shells.',
   plug: 'A plug or frag that was not quarantined came in: cysts sit on everything hard.',
 }

@@ -12,6 +12,7 @@ import { microscopyRatio } from '../evidence/microscopy.ts'
 import { trendFit } from '../evidence/trend.ts'
 import { estimateUptake } from '../evidence/uptake.ts'
 import { pestClearance } from '../pests/clearance.ts'
+import { pestClearanceByCounts } from '../pests/clearance-by-counts.ts'
 import { dipPlan } from '../pests/dip-plan.ts'
 import { checkTransfers } from '../transfer/transfer.ts'
 import { uvSize } from '../uv/uv.ts'
@@ -71,6 +72,10 @@ export const OPERATIONS = {
   'transfer.check': operation('whether moves and baths kept a transfer protocol’s rule', checkTransfers),
   'dip.plan': operation('how often and how many times to dip for a pest that lays eggs', dipPlan),
   'pest.clearance': operation('how often a course of dips clears a pest, by simulation', pestClearance),
+  'pest.clearanceByCounts': operation(
+    'how likely a pest is gone after clean dips, by what came off before',
+    pestClearanceByCounts,
+  ),
   'acclimation.simulate': operation('a bag floated, opened and mixed, minute by minute', simulateAcclimation),
   'acclimation.plan': operation('the gentlest safe way from the bag to the tank', planAcclimation),
   'acclimation.compare': operation(

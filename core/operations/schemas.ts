@@ -25,7 +25,14 @@ import {
   Uptake,
   UptakeInput,
 } from '../evidence/evidence.schema.ts'
-import { DipPlan, DipPlanInput, PestClearance, PestClearanceInput } from '../pests/pests.schema.ts'
+import {
+  DipPlan,
+  DipPlanInput,
+  PestByCounts,
+  PestByCountsInput,
+  PestClearance,
+  PestClearanceInput,
+} from '../pests/pests.schema.ts'
 import { TransferCheck, TransferCheckInput } from '../transfer/transfer.schema.ts'
 import { UvSize, UvSizeInput } from '../uv/uv.schema.ts'
 import { LogLineInput, LogLineOutput } from '../logline/logline.schema.ts'
@@ -70,6 +77,7 @@ export const OPERATION_SCHEMAS: Record<OperationName, { input: TSchema; output: 
   'transfer.check': { input: TransferCheckInput, output: TransferCheck },
   'dip.plan': { input: DipPlanInput, output: DipPlan },
   'pest.clearance': { input: PestClearanceInput, output: PestClearance },
+  'pest.clearanceByCounts': { input: PestByCountsInput, output: PestByCounts },
   'acclimation.simulate': { input: SimulateInput, output: Simulation },
   'acclimation.plan': { input: PlanInput, output: AcclimationPlan },
   'acclimation.compare': { input: CompareInput, output: CompareOutput },

@@ -44,3 +44,31 @@ export const PestClearance = strict({
   meanMobileBeforeDip: Type.Array(finite()),
 })
 export type PestClearance = Static<typeof PestClearance>
+
+export const PestByCountsInput = strict({
+  cameOff: Type.Integer({
+    minimum: 0,
+    maximum: 10_000,
+    description: 'in the last dip that brought something off, at hour 0',
+  }),
+  eggsMean: Type.Number({
+    minimum: 0,
+    maximum: 10_000,
+    description: 'guessed to be there before that dip; drawn anew for each run, from none to several times as many',
+  }),
+  hatchHours: span(),
+  maturationHours: span(),
+  eggsPerAdultPerDay: nonNegative(),
+  killMobile: fraction(),
+  removeEggs: fraction(),
+  cleanDipsHours: Type.Array(positive(), { maxItems: 100, description: 'dips since, in which nothing came off' }),
+  runs: Type.Integer({ minimum: 1, maximum: MAX_RUNS }),
+  seed: Type.Integer({ minimum: Number.MIN_SAFE_INTEGER, maximum: Number.MAX_SAFE_INTEGER }),
+})
+export type PestByCountsInput = Static<typeof PestByCountsInput>
+
+export const PestByCounts = strict({
+  overShare: fraction('nothing living is left after the last dip'),
+  effectiveRuns: positive('runs that the answer rests on'),
+})
+export type PestByCounts = Static<typeof PestByCounts>

@@ -1,7 +1,6 @@
-import { ingredientById } from '../catalogue/ingredient.ts'
-import { isCopper } from '../catalogue/treatments/groups.ts'
 import { netVolumeAt } from '../household/tanks.ts'
 import type { Journal } from '../journal/journal.ts'
+import { raisedBy } from './raises.ts'
 import { lastValue, type ValueReading } from './latest.ts'
 
 /** What a reading should be about, by the last one and what was logged since. */
@@ -25,15 +24,14 @@ export function expectedReading(
   const last = lastValue(journal, tankId, parameter, at)
   if (!last) return null
   let [low, high] = [last.value, last.value]
-  const isRaisedBy = (ingredient: string) =>
-    parameter === 'copper' ? isCopper(ingredient) : ingredientById(ingredient)?.raises === parameter
   for (const { content, struck, at: when } of journal.about(`water:${tankId}`)) {
     if (struck || when < last.at || when >= at) continue
     const netL = netVolumeAt(journal, tankId, when)
     if (netL === null) continue
-    if (content.kind === 'dose' && content.massMg !== undefined && isRaisedBy(content.ingredient)) {
-      low += content.massMg / netL
-      high += content.massMg / netL
+    if (content.kind === 'dose' && content.massMg !== undefined) {
+      const raised = raisedBy(content.ingredient, parameter, content.massMg / netL)
+      low += raised
+      high += raised
     } else if (content.kind === 'water-change') {
       const share = Math.min(1, content.litres / netL)
       const brings =

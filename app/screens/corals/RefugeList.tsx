@@ -1,5 +1,5 @@
 import { parameterById } from '../../../core/catalogue/parameter.ts'
-import { refugeScores } from '../../../core/household/refuge.ts'
+import { refugeScores } from '../../../core/courses/outlook/refuge.ts'
 import { figures, plural } from '../../../core/words/numbers.ts'
 import { useNow } from '../../frame/now.tsx'
 import { useHousehold } from '../../journal/provider.tsx'
@@ -37,7 +37,7 @@ export function RefugeList() {
                     </>
                   )}
                 </th>
-                <td>{score === null ? <Quiet>not tested</Quiet> : <Figure $size={18}>{figures(score, 2)}</Figure>}</td>
+                <td>{score === null ? <Quiet>not tested</Quiet> : <Figure $size={18}>{score.toFixed(2)}</Figure>}</td>
                 <td>
                   {most && `${parameter?.short ?? most.parameter} ${figures(most.perDay, 2)} a day`}
                   {losses > 0 && `${most ? ', ' : ''}${plural(losses, 'loss', 'losses')}`}

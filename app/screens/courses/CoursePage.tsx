@@ -30,9 +30,10 @@ import { quantityText, volume } from '../../../core/words/quantities.ts'
 import { Consequences } from './Consequences.tsx'
 import { HandlingPanel } from './HandlingPanel.tsx'
 import { HowItRuns } from './HowItRuns.tsx'
+import { AlkalinityPanel } from './panels/AlkalinityPanel.tsx'
 import { PANELS, panelKindOf } from './panels/panels.tsx'
 import { Rules } from './Rules.tsx'
-import { definitionLabel } from './start.ts'
+import { definitionLabel } from './start/start.ts'
 import { WhatIf } from './WhatIf.tsx'
 import { WhatIfLate } from './WhatIfLate.tsx'
 
@@ -154,6 +155,7 @@ function CourseBody({ plan }: { plan: CoursePlan }) {
           {course.definition.tracks.map((track) => (
             <Fragment key={track.id}>{PANELS[panelKindOf(track)](plan, track.id)}</Fragment>
           ))}
+          {(course.definition.kind === 'coral' || plan.fishless) && <AlkalinityPanel plan={plan} />}
           <ToCome plan={plan} />
         </Stack>
         <Stack $gap={24}>

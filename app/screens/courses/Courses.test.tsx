@@ -6,7 +6,7 @@ import { fromNow } from '../../../scripts/testing/arrivals.ts'
 import { openScreens } from '../../../scripts/testing/screens.tsx'
 import { CoursePage } from './CoursePage.tsx'
 import { Courses } from './Courses.tsx'
-import { StartCourse } from './StartCourse.tsx'
+import { StartCourse } from './start/StartCourse.tsx'
 
 // Lines and axes of a library: what they show stands in words beside them, and is looked at in a browser.
 jest.mock('./ConcentrationChart.tsx', () => ({ __esModule: true, default: () => null }))

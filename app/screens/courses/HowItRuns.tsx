@@ -4,7 +4,6 @@ import { useForm } from 'react-hook-form'
 import { doseById } from '../../../core/catalogue/treatments/treatments.ts'
 import { isDrugPlan, type CoursePlan } from '../../../core/courses/plan.ts'
 import { drugWord } from '../../../core/courses/steps/step-input.ts'
-import { tankOfPlan } from '../../courses/usePlans.ts'
 import { shelfOf } from '../../../core/household/shelf.ts'
 import { tankById, tanksOf } from '../../../core/household/tanks.ts'
 import type { Content, ContentOf } from '../../../core/journal/entry.ts'
@@ -16,6 +15,7 @@ import { useKeeping, UnkeptNote } from '../../journal/keeping.tsx'
 import { useHousehold } from '../../journal/provider.tsx'
 import { Button, PlainButton } from '../../look/buttons.ts'
 import { Facts, Heading, Line, Small, Stack } from '../../look/text.ts'
+import { GotIn } from './GotIn.tsx'
 
 const clockText = (minute: number) =>
   `${String(Math.floor(minute / 60)).padStart(2, '0')}:${String(minute % 60).padStart(2, '0')}`
@@ -92,7 +92,7 @@ export function HowItRuns({ plan }: { plan: CoursePlan }) {
       )}
       <div style={{ paddingTop: open ? 14 : 0 }}>
         {open === 'change' && <ChangeForm plan={plan} onDone={close} />}
-        {open === 'event' && <EventForm plan={plan} onDone={close} />}
+        {open === 'event' && <GotIn plan={plan} onDone={close} />}
         {open === 'stop' && <StopForm plan={plan} onDone={close} />}
       </div>
     </section>
@@ -180,43 +180,6 @@ function ChangeForm({ plan: { course }, onDone }: FormProps) {
         </Line>
       </Stack>
     </Form>
-  )
-}
-
-function EventForm({ plan, onDone }: FormProps) {
-  const { course } = plan
-  const { keep, busy, unkept } = useKeeping()
-  const happened = () => iso(thisInstant())
-  const contact = (what: ContentOf<'contact'>['what']): Content => ({
-    kind: 'contact',
-    happened: happened(),
-    tankId: tankOfPlan(plan),
-    what,
-  })
-  const log = async (content: Content) => {
-    if (await keep([content])) onDone()
-  }
-  return (
-    <Stack $gap={10}>
-      <Small>
-        Either starts the count over. A fish that is moved or arrives by the ledger is counted without this.
-      </Small>
-      <Button isDisabled={busy} onPress={() => void log(contact('tool'))}>
-        A wet tool, hand or splash from elsewhere
-      </Button>
-      <Button
-        isDisabled={busy}
-        onPress={() =>
-          void log({ kind: 'course-event', happened: happened(), courseId: course.id, event: 'new-fish-added' })
-        }
-      >
-        A fish that is not on record
-      </Button>
-      {unkept && <UnkeptNote unkept={unkept} />}
-      <div>
-        <PlainButton onPress={onDone}>cancel</PlainButton>
-      </div>
-    </Stack>
   )
 }
 

@@ -6,7 +6,7 @@ import { fromNow } from '../../../scripts/testing/arrivals.ts'
 import { openScreens } from '../../../scripts/testing/screens.tsx'
 import { Compare } from './compare/Compare.tsx'
 import { CoursePage } from './CoursePage.tsx'
-import { StartCourse } from './StartCourse.tsx'
+import { StartCourse } from './start/StartCourse.tsx'
 
 jest.mock('./ConcentrationChart.tsx', () => ({ __esModule: true, default: () => null }))
 

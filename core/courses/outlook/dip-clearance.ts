@@ -1,5 +1,5 @@
-import { MS_PER_DAY, MS_PER_HOUR } from '../../time/zone.ts'
-import type { PestClearanceInput } from '../../pests/pests.schema.ts'
+import { MS_PER_HOUR } from '../../time/zone.ts'
+import type { PestByCountsInput } from '../../pests/pests.schema.ts'
 import type { DipsState } from '../tracks/dips.ts'
 
 /** What nobody counts: assumed (EA), and open to the keeper. */
@@ -16,7 +16,7 @@ const KILL_LIMITS = [0.5, 0.98] as const
 const USUAL: DipAssumptions = { killMobile: 0.9, removeEggs: 0.5, eggsPerAdultPerDay: 2 }
 /** Where nobody knows when it lays, a week is taken: the shorter, the worse. */
 const UNKNOWN_MATURITY_DAYS = 7
-const RUNS = 1000
+const RUNS = 4000
 const HOURS_PER_DAY = 24
 
 /**
@@ -32,42 +32,44 @@ export function dipAssumptions({ rounds }: DipsState): DipAssumptions {
 }
 
 /**
- * What to ask of `pest.clearance` for a course of dips: from the last round in which something came off, with as many adults as the
- * counts and the kill speak for, the eggs that they laid since the dip before, the rounds since and some more to come.
+ * What to ask of `pest.clearanceByCounts` for a course of dips: from the last round in which something came off, with the eggs laid since
+ * the dip before it, and the clean rounds since.
  * @param extra clean rounds still to come, at the course's interval
  * @param now   ms; rounds to come begin at the next one's best time, not before now
- * @returns null while nothing was counted
+ * @returns null while nothing was counted, or no whole round followed
  * @example
- * clearanceInput(plan.dips, dipAssumptions(plan.dips), 1, now) // if one more dip is made
+ * clearanceInput(plan.dips, dipAssumptions(plan.dips), 1, now) // if one more clean dip is made
  */
 export function clearanceInput(
   dips: DipsState,
   assumed: DipAssumptions,
   extra: number,
   now: number,
-): PestClearanceInput | null {
+): PestByCountsInput | null {
   const { pace, rounds } = dips
   if (!pace.pest) return null
   const start = rounds.findLast(({ cameOff, eggs }) => (cameOff ?? 0) > 0 || eggs > 0)
   if (!start) return null
   const hours = (at: number) => (at - start.at) / MS_PER_HOUR
-  const adults = Math.max(1, Math.ceil((start.cameOff ?? 0) / assumed.killMobile))
+  const cameOff = start.cameOff ?? 0
+  const adults = Math.max(1, cameOff / assumed.killMobile)
   const intervalHours = pace.intervalDays * HOURS_PER_DAY
-  const since = rounds.filter(({ at, left }) => at >= start.at && left.length === 0).map(({ at }) => hours(at))
-  const first = Math.max(dips.nextAt ?? rounds.at(-1)!.at + pace.intervalDays * MS_PER_DAY, now)
-  const dipsHours = [...since, ...Array.from({ length: extra }, (_, i) => hours(first) + i * intervalHours)]
+  const clean = rounds.filter(({ at, state }) => at > start.at && (state === 'clean' || state === 'too-soon'))
+  const first = Math.max(dips.nextAt ?? now, now)
   const [least, most] = pace.pest.hatchDays
   const maturity = (pace.pest.maturityDays ?? UNKNOWN_MATURITY_DAYS) * HOURS_PER_DAY
   return {
-    adults,
-    eggs: start.eggs + Math.round(adults * assumed.eggsPerAdultPerDay * pace.intervalDays),
+    cameOff,
+    eggsMean: start.eggs + adults * assumed.eggsPerAdultPerDay * pace.intervalDays,
     hatchHours: { min: least * HOURS_PER_DAY, max: most * HOURS_PER_DAY },
     maturationHours: { min: maturity, max: 1.5 * maturity },
     eggsPerAdultPerDay: assumed.eggsPerAdultPerDay,
-    dipsHours,
     killMobile: assumed.killMobile,
     removeEggs: assumed.removeEggs,
-    horizonHours: (dipsHours.at(-1) ?? 0) + most * HOURS_PER_DAY,
+    cleanDipsHours: [
+      ...clean.map(({ at }) => hours(at)),
+      ...Array.from({ length: extra }, (_, i) => hours(first) + i * intervalHours),
+    ],
     runs: RUNS,
     seed: 76,
   }

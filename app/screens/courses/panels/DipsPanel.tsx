@@ -203,7 +203,7 @@ function useClearance(dips: DipsState, assumed: DipAssumptions, extra: number, n
   const input = clearanceInput(dips, assumed, extra, hour)
   const { data } = useQuery({
     queryKey: ['clearance', input],
-    queryFn: () => coreThread.run('pest.clearance', input!),
+    queryFn: () => coreThread.run('pest.clearanceByCounts', input!),
     enabled: input !== null,
     placeholderData: keepPreviousData,
     staleTime: Infinity,
@@ -224,8 +224,8 @@ function Clearance({ dips }: { dips: DipsState }) {
     <Stack $gap={8} style={{ paddingTop: 12 }}>
       {today && oneMore && (
         <Bar $tone="second">
-          By your counts <strong>{chancesText(today.clearedShare)}</strong> that it is over; one more clean dip makes it{' '}
-          <strong>{chancesText(oneMore.clearedShare)}</strong>.
+          By your counts <strong>{chancesText(today.overShare)}</strong> that it is over; one more clean dip makes it{' '}
+          <strong>{chancesText(oneMore.overShare)}</strong>.
         </Bar>
       )}
       <Small>

@@ -1,7 +1,7 @@
 import { useId, useState } from 'react'
 import { styled } from 'styled-components'
 import type { CoursePlan } from '../../../../core/courses/plan.ts'
-import { alkalinityOutlook, priceOfWaiting, restocking } from '../../../../core/courses/outlook/fallow-price.ts'
+import { priceOfWaiting, restocking } from '../../../../core/courses/outlook/fallow-price.ts'
 import { fishlessRisk, usualSlowShare } from '../../../../core/courses/outlook/fishless-risk.ts'
 import type { FishlessState } from '../../../../core/courses/tracks/fishless.ts'
 import { dayAs } from '../../../../core/time/words.ts'
@@ -11,7 +11,7 @@ import { LeadStrip } from '../../../courses/LeadStrip.tsx'
 import { PARASITE_NAMES, phaseWords, riskText } from '../../../courses/words.ts'
 import { useNow } from '../../../frame/now.tsx'
 import { useHousehold } from '../../../journal/provider.tsx'
-import { Bar, Figure, Heading, Ruled, Small, Stack } from '../../../look/text.ts'
+import { Figure, Heading, Ruled, Small, Stack } from '../../../look/text.ts'
 import { FallowCurve } from './FallowCurve.tsx'
 import { Legend } from './legend.ts'
 
@@ -42,7 +42,6 @@ export function FishlessPanel({ plan, fishless }: { plan: CoursePlan; fishless: 
   const [percent, setPercent] = useState(100 * usualSlowShare(first ?? ''))
   const slowShares = first === undefined ? {} : { [first]: percent / 100 }
   const prices = priceOfWaiting(journal, plan, clock, slowShares)
-  const alkalinity = alkalinityOutlook(journal, plan.course.tankId, now)
   const hasAlkalinity = prices.some((price) => price.alkalinity !== null)
   const hasRecession = prices.some(({ recessionMm }) => recessionMm !== null)
   const back = restocking(journal, plan)
@@ -117,12 +116,6 @@ export function FishlessPanel({ plan, fishless }: { plan: CoursePlan; fishless: 
               ))}
             </tbody>
           </Ruled>
-          {alkalinity?.crossesAt != null && (
-            <Bar $tone="soon">
-              Alkalinity falls by {measureText(-alkalinity.perDay, 'dKH', units, 2)} a day and leaves its band{' '}
-              {dayAs(clock.dayOf(alkalinity.crossesAt), 'EEEE d MMMM')}: dose, or change water, before.
-            </Bar>
-          )}
           <Small>
             A model, not data: that something is left. Nearly all of it after six weeks is the assumed chance of a slow
             strain. 76 days by default; 45 is a school of its own, at 27 to 28 °C.

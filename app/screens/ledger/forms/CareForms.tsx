@@ -1,4 +1,6 @@
+import { useState } from 'react'
 import { useForm } from 'react-hook-form'
+import { CAME_IN_WORDS } from '../../../../core/courses/wait-warnings.ts'
 import { ingredientById } from '../../../../core/catalogue/ingredient.ts'
 
 import { shelfOf } from '../../../../core/household/shelf.ts'
@@ -8,12 +10,14 @@ import type { ContentOf } from '../../../../core/journal/entry.ts'
 import { shownFigure, shownUnit, toKept } from '../../../../core/words/measure.ts'
 import { figures } from '../../../../core/words/numbers.ts'
 
+import { iso } from '../../../../core/time/zone.ts'
+import { CountEffects } from '../../../courses/CountEffects.tsx'
+import { thisInstant } from '../../../frame/now.tsx'
 import { SelectField, TextField } from '../../../fields/fields.tsx'
 import type { Problem } from '../../../fields/shell.tsx'
 import type { WhenValues } from '../../../fields/when.tsx'
 import { useHousehold } from '../../../journal/provider.tsx'
 
-import { Small } from '../../../look/text.ts'
 import { CONTACT_WORDS } from '../../../words/entries.ts'
 import { EntryForm, useStartWhen, type FormProps } from './EntryForm.tsx'
 
@@ -169,6 +173,8 @@ export function ContactForm({ tank, day, correcting, onDone }: FormProps<Content
   const form = useForm<ContactValues>({
     defaultValues: { what: correcting?.content.what ?? 'tool', from: correcting?.content.from ?? '', ...start },
   })
+  const [openedAt] = useState(() => thisInstant())
+  const [what, from] = form.watch(['what', 'from']) as [ContentOf<'contact'>['what'], string]
   return (
     <EntryForm
       draft={`contact-${tank.id}`}
@@ -195,6 +201,7 @@ export function ContactForm({ tank, day, correcting, onDone }: FormProps<Content
             name="what"
             label="What touched it"
             options={Object.entries(CONTACT_WORDS).map(([value, label]) => ({ value, label }))}
+            hint={CAME_IN_WORDS[what]}
           />
           <SelectField
             control={form.control}
@@ -207,7 +214,16 @@ export function ContactForm({ tank, day, correcting, onDone }: FormProps<Content
                 .map(({ id, name }) => ({ value: id, label: name })),
             ]}
           />
-          <Small>Every count of this water starts over.</Small>
+          <CountEffects
+            content={{
+              kind: 'contact',
+              happened: iso(openedAt),
+              tankId: tank.id,
+              what,
+              ...(from !== '' && { from }),
+            }}
+            now={openedAt}
+          />
         </>
       )}
     </EntryForm>

@@ -1,18 +1,19 @@
-import { withChosenParts, type Definition } from '../../../core/catalogue/courses/definitions.ts'
-import { doseById, rampOf } from '../../../core/catalogue/treatments/treatments.ts'
-import { capital } from '../../../core/words/numbers.ts'
-import type { Concern } from '../../../core/safety/concerns.ts'
-import type { DrugChoice } from '../../../core/courses/amounts/drug-choices.ts'
-import { handlingLoad } from '../../../core/handling/planned.ts'
-import { HANDLING_LIMITS } from '../../../core/handling/points.ts'
-import { animalGroupById } from '../../../core/catalogue/animal-group.ts'
-import { residentsOf, type Animal } from '../../../core/household/animals.ts'
-import type { ShelfProduct } from '../../../core/household/shelf.ts'
-import type { Tank } from '../../../core/household/tanks.ts'
-import type { ContentOf } from '../../../core/journal/entry.ts'
-import type { Journal } from '../../../core/journal/journal.ts'
-import { dayFromText, type ZoneClock } from '../../../core/time/zone.ts'
-import type { Problem } from '../../fields/shell.tsx'
+import { withChosenParts, type Definition } from '../../../../core/catalogue/courses/definitions.ts'
+import { doseById, rampOf } from '../../../../core/catalogue/treatments/treatments.ts'
+import { capital } from '../../../../core/words/numbers.ts'
+import type { Concern } from '../../../../core/safety/concerns.ts'
+import type { DrugChoice } from '../../../../core/courses/amounts/drug-choices.ts'
+import { handlingLoad } from '../../../../core/handling/planned.ts'
+import { HANDLING_LIMITS } from '../../../../core/handling/points.ts'
+import { animalGroupById } from '../../../../core/catalogue/animal-group.ts'
+import { coralSetup, coralsOf, unnamedCorals } from '../../../../core/household/corals.ts'
+import { animalLabel, residentsOf, type Animal } from '../../../../core/household/animals.ts'
+import type { ShelfProduct } from '../../../../core/household/shelf.ts'
+import type { Tank } from '../../../../core/household/tanks.ts'
+import type { ContentOf } from '../../../../core/journal/entry.ts'
+import type { Journal } from '../../../../core/journal/journal.ts'
+import { dayFromText, type ZoneClock } from '../../../../core/time/zone.ts'
+import type { Problem } from '../../../fields/shell.tsx'
 
 /** What stands in the fields of a course about to start. */
 export interface StartValues {
@@ -21,6 +22,8 @@ export interface StartValues {
   tanks: Record<string, string>
   doseId: string
   animalIds: string[]
+  /** Corals of a course of dips: parts, and corals of the ledger that will be named with its start (NEW_CORAL before their id). */
+  partIds: string[]
   /** Product of the drug. */
   productId: string
   /** Products of what else is dosed, by dose of the catalogue. */
@@ -45,6 +48,37 @@ export const isFor = ({ kind, water: own }: Definition, water: 'marine' | 'fresh
 /** Whether a course is for fish that are named at its start. */
 export const isOfFish = ({ kind, steps }: Definition): boolean =>
   kind === 'school' || kind === 'add-on' || steps.some(({ act }) => act === 'look')
+
+/** Whether a course is for corals that are named at its start. */
+export const isOfCorals = ({ kind }: Definition): boolean => kind === 'coral'
+
+/** Before the id of a coral of the ledger that is not named as a part yet. */
+const NEW_CORAL = 'new:'
+
+/** The corals of a tank that a course of dips may be for. */
+export const coralChoices = (journal: Journal, tankId: string): { value: string; label: string }[] => [
+  ...coralsOf(journal, tankId).map(({ id, name }) => ({ value: id, label: name })),
+  ...unnamedCorals(journal, tankId).map((animal) => ({
+    value: `${NEW_CORAL}${animal.id}`,
+    label: animalLabel(animal),
+  })),
+]
+
+/** The entries that name the chosen corals of the ledger as parts, and the ids of all that were chosen. */
+export function namedCorals(
+  journal: Journal,
+  tankId: string,
+  chosen: readonly string[],
+  at: number,
+): { setups: ContentOf<'part-setup'>[]; partIds: string[] } {
+  const setups = unnamedCorals(journal, tankId)
+    .filter(({ id }) => chosen.includes(`${NEW_CORAL}${id}`))
+    .map((animal) => coralSetup(animal, tankId, at))
+  return {
+    setups,
+    partIds: [...chosen.filter((id) => !id.startsWith(NEW_CORAL)), ...setups.map(({ partId }) => partId)],
+  }
+}
 
 /** What the courses are gathered under in a list. */
 const KIND_GROUPS: Record<Definition['kind'], string> = {
@@ -97,7 +131,7 @@ function tankProblems({ tanks }: StartValues, { definition, tank, isTaken }: Sta
   const problems: Record<string, Problem> = {}
   const needsVolume =
     definition.drugs.length > 0 ||
-    definition.tracks.some(({ kind }) => kind === 'rounds' || kind === 'series') ||
+    definition.tracks.some((track) => track.kind === 'series' || (track.kind === 'rounds' && track.of !== 'dip')) ||
     definition.ends === 'raise'
   if (!tank) problems['tanks.main'] = { message: 'which tank' }
   else if (needsVolume && (tank.volume === null || !(tank.volume.netL > 0)))
@@ -158,6 +192,8 @@ export function startProblems(values: StartValues, context: StartContext): Recor
   return {
     ...tankProblems(values, context),
     ...(isOfFish(definition) && values.animalIds.length === 0 && { animalIds: { message: 'which fish it is for' } }),
+    ...(isOfCorals(definition) &&
+      values.partIds.length === 0 && { partIds: { message: 'which corals: all hosts or none' } }),
     ...drugProblems(values, context),
     ...(isLoadAsked(definition, values.options) &&
       !values.isLoadAccepted && {
@@ -218,6 +254,7 @@ export function startContent(
       definition.roles.map(({ role }) => role),
     ),
     animalIds: values.animalIds,
+    ...(isOfCorals(definition) && { partIds: values.partIds }),
     options,
     products,
     ...(kitId !== undefined && { kitId }),

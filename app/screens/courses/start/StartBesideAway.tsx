@@ -1,12 +1,12 @@
 import { useMemo } from 'react'
-import { fitStart, unkeptBeside } from '../../../core/courses/outlook/fit-away.ts'
-import type { ContentOf } from '../../../core/journal/entry.ts'
-import { dayAs, dayBeside } from '../../../core/time/words.ts'
-import { plural } from '../../../core/words/numbers.ts'
-import { useNow } from '../../frame/now.tsx'
-import { useHousehold } from '../../journal/provider.tsx'
-import { Button, PlainLink } from '../../look/buttons.ts'
-import { Bar, Heading, Rows, Small, Stack } from '../../look/text.ts'
+import { fitStart, unkeptBeside } from '../../../../core/courses/outlook/fit-away.ts'
+import type { ContentOf } from '../../../../core/journal/entry.ts'
+import { dayAs, dayBeside } from '../../../../core/time/words.ts'
+import { plural } from '../../../../core/words/numbers.ts'
+import { useNow } from '../../../frame/now.tsx'
+import { useHousehold } from '../../../journal/provider.tsx'
+import { Button, PlainLink } from '../../../look/buttons.ts'
+import { Bar, Heading, Rows, Small, Stack } from '../../../look/text.ts'
 
 /** Days away beside a course about to start: what they would cost, and the first start with which nothing is missed. */
 export function StartBesideAway({

@@ -1,11 +1,11 @@
-import { drugChoice } from '../../../core/courses/amounts/drug-choices.ts'
-import { definitionById } from '../../../core/catalogue/courses/definitions.ts'
-import type { Concern } from '../../../core/safety/concerns.ts'
-import { courseById } from '../../../core/courses/course.ts'
-import { ward } from '../../../core/courses/testing.ts'
-import { productById } from '../../../core/household/shelf.ts'
-import { tankById } from '../../../core/household/tanks.ts'
-import { contentFault } from '../../../core/journal/check.ts'
+import { drugChoice } from '../../../../core/courses/amounts/drug-choices.ts'
+import { definitionById } from '../../../../core/catalogue/courses/definitions.ts'
+import type { Concern } from '../../../../core/safety/concerns.ts'
+import { courseById } from '../../../../core/courses/course.ts'
+import { ward } from '../../../../core/courses/testing.ts'
+import { productById } from '../../../../core/household/shelf.ts'
+import { tankById } from '../../../../core/household/tanks.ts'
+import { contentFault } from '../../../../core/journal/check.ts'
 import { concernKey, fishIn, rampChoices, startContent, startProblems, type StartValues } from './start.ts'
 
 const it = ward()
@@ -15,6 +15,7 @@ const values: StartValues = {
   tanks: { main: 'quar', other: '', observe: 'obs', tub: '' },
   doseId: 'cu-chelated-std',
   animalIds: ['needle', 'burr'],
+  partIds: [],
   productId: 'bottle',
   rampHours: '24',
   products: {},

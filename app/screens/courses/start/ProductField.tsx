@@ -1,10 +1,10 @@
 import type { Control } from 'react-hook-form'
-import { ingredientById } from '../../../core/catalogue/ingredient.ts'
-import { shelfOf } from '../../../core/household/shelf.ts'
-import { SelectField } from '../../fields/fields.tsx'
-import type { Problem } from '../../fields/shell.tsx'
-import { useHousehold } from '../../journal/provider.tsx'
-import { ButtonLink } from '../../look/buttons.ts'
+import { ingredientById } from '../../../../core/catalogue/ingredient.ts'
+import { shelfOf } from '../../../../core/household/shelf.ts'
+import { SelectField } from '../../../fields/fields.tsx'
+import type { Problem } from '../../../fields/shell.tsx'
+import { useHousehold } from '../../../journal/provider.tsx'
+import { ButtonLink } from '../../../look/buttons.ts'
 import type { StartValues } from './start.ts'
 
 /** A product of the shelf by its active ingredient; the way to the shelf where there is none. */

@@ -8,34 +8,34 @@ import {
   definitionById,
   withChosenParts,
   type Definition,
-} from '../../../core/catalogue/courses/definitions.ts'
-import { PROSE } from '../../../core/catalogue/courses/prose.data.ts'
-import { doseById } from '../../../core/catalogue/treatments/treatments.ts'
-import { directDose } from '../../../core/courses/amounts/direct-dose.ts'
-import { drugChoice, drugsOf } from '../../../core/courses/amounts/drug-choices.ts'
-import { handlingLoad } from '../../../core/handling/planned.ts'
-import { drugName } from '../../../core/courses/names.ts'
-import { coursePreview, hoursBeforeDrug } from '../../../core/courses/outlook/preview.ts'
-import { runningIn } from '../../../core/courses/course.ts'
-import { concernsOf } from '../../../core/safety/concerns.ts'
-import { animalLabel } from '../../../core/household/animals.ts'
-import { shelfOf } from '../../../core/household/shelf.ts'
-import { kitFor, tankById, tanksOf } from '../../../core/household/tanks.ts'
-import { reckonedLevel } from '../../../core/safety/water-state.ts'
-import { dayText, iso, MS_PER_HOUR } from '../../../core/time/zone.ts'
-import { CheckField, ChipsField, SelectField, TextField } from '../../fields/fields.tsx'
-import type { Problem } from '../../fields/shell.tsx'
-import { thisInstant, useNow } from '../../frame/now.tsx'
-import { useKeeping, UnkeptNote } from '../../journal/keeping.tsx'
-import { useHousehold } from '../../journal/provider.tsx'
-import { ButtonLink, PrimaryButton } from '../../look/buttons.ts'
-import { HandbookLink } from '../../look/HandbookLink.tsx'
-import { Page, PageHead, TwoParts } from '../../look/page.ts'
-import { Heading, Line, Rows, Small, Stack, Title } from '../../look/text.ts'
-import { capital } from '../../../core/words/numbers.ts'
-import { quantityText, volume } from '../../../core/words/quantities.ts'
-import { sourceWords } from '../../../core/words/sources.ts'
+} from '../../../../core/catalogue/courses/definitions.ts'
+import { PROSE } from '../../../../core/catalogue/courses/prose.data.ts'
+import { doseById } from '../../../../core/catalogue/treatments/treatments.ts'
+import { directDose } from '../../../../core/courses/amounts/direct-dose.ts'
+import { drugChoice, drugsOf } from '../../../../core/courses/amounts/drug-choices.ts'
+import { handlingLoad } from '../../../../core/handling/planned.ts'
+import { drugName } from '../../../../core/courses/names.ts'
+import { coursePreview, hoursBeforeDrug } from '../../../../core/courses/outlook/preview.ts'
+import { runningIn } from '../../../../core/courses/course.ts'
+import { concernsOf } from '../../../../core/safety/concerns.ts'
+import { shelfOf } from '../../../../core/household/shelf.ts'
+import { kitFor, tankById, tanksOf } from '../../../../core/household/tanks.ts'
+import { reckonedLevel } from '../../../../core/safety/water-state.ts'
+import { dayText, iso, MS_PER_HOUR } from '../../../../core/time/zone.ts'
+import { CheckField, SelectField, TextField } from '../../../fields/fields.tsx'
+import type { Problem } from '../../../fields/shell.tsx'
+import { thisInstant, useNow } from '../../../frame/now.tsx'
+import { useKeeping, UnkeptNote } from '../../../journal/keeping.tsx'
+import { useHousehold } from '../../../journal/provider.tsx'
+import { ButtonLink, PrimaryButton } from '../../../look/buttons.ts'
+import { HandbookLink } from '../../../look/HandbookLink.tsx'
+import { Page, PageHead, TwoParts } from '../../../look/page.ts'
+import { Heading, Line, Rows, Small, Stack, Title } from '../../../look/text.ts'
+import { capital } from '../../../../core/words/numbers.ts'
+import { quantityText, volume } from '../../../../core/words/quantities.ts'
+import { sourceWords } from '../../../../core/words/sources.ts'
 import { ConcernFields, Wrong } from './ConcernFields.tsx'
+import { ForWhom } from './ForWhom.tsx'
 import { LoadAsked, StartCautions } from './LoadAsked.tsx'
 import { NoTank } from './NoTank.tsx'
 import { ProductField } from './ProductField.tsx'
@@ -44,11 +44,14 @@ import { StartBesideAway } from './StartBesideAway.tsx'
 import { DrugCalendar, StepsCalendar } from './CourseCalendar.tsx'
 import {
   concernKey,
+  coralChoices,
   fishIn,
   definitionOptions,
   isFor,
   isLoadAsked,
+  isOfCorals,
   isOfFish,
+  namedCorals,
   rampChoices,
   startContent,
   startInstant,
@@ -91,6 +94,7 @@ export function StartCourse() {
   const defaultsOf = (one: Definition, tankId: string): Partial<StartValues> => ({
     doseId: firstDrug(one),
     animalIds: isOfFish(one) ? fishIn(journal, tankId).map(({ id }) => id) : [],
+    partIds: isOfCorals(one) ? coralChoices(journal, tankId).map(({ value }) => value) : [],
     productId: productFor(doseById(firstDrug(one))?.agent),
     products: Object.fromEntries(one.products.map(({ dose, ingredient }) => [dose, productFor(ingredient)])),
     options: Object.fromEntries(one.options.map(({ id, choices }) => [id, choices[0]?.id ?? ''])),
@@ -145,13 +149,14 @@ export function StartCourse() {
     setProblems(wrong)
     if (Object.keys(wrong).length > 0 || at === null) return
     const courseId = `course-${thisInstant().toString(36)}`
-    const content = startContent(sent, context, {
+    const { setups, partIds } = namedCorals(journal, tankId, sent.partIds, at)
+    const content = startContent({ ...sent, partIds }, context, {
       courseId,
       happened: iso(at),
       kitId: kitFor(journal, tankId, 'copper')?.id,
       withCourseId: schoolHere?.id,
     })
-    if (await keep([content])) void navigate(`/courses/${courseId}`)
+    if (await keep([...setups, content])) void navigate(`/courses/${courseId}`)
   })
   if (allTanks.length === 0) return <NoTank />
   const pickDefinition = (id: string) => {
@@ -165,12 +170,11 @@ export function StartCourse() {
     })
     setProblems({})
   }
-  const pickTank = (id: string) =>
-    isOfFish(definition) &&
-    form.setValue(
-      'animalIds',
-      fishIn(journal, id).map((animal) => animal.id),
-    )
+  const pickTank = (id: string) => {
+    const { animalIds = [], partIds = [] } = defaultsOf(definition, id)
+    form.setValue('animalIds', animalIds)
+    form.setValue('partIds', partIds)
+  }
   const pickDose = (doseId: string) => {
     const agent = doseById(doseId)?.agent
     form.setValue('productId', productFor(agent))
@@ -232,21 +236,7 @@ export function StartCourse() {
                     <ButtonLink href={`/tanks/${tank.id}`}>Fill in its volume sheet</ButtonLink>
                   </div>
                 )}
-                {isOfFish(definition) && fishIn(journal, tankId).length === 0 && (
-                  <Small>No fish is in this tank: this is for fish.</Small>
-                )}
-                {isOfFish(definition) && (
-                  <ChipsField
-                    control={form.control}
-                    name="animalIds"
-                    label="Fish"
-                    problem={problems['animalIds']}
-                    options={fishIn(journal, tankId).map((animal) => ({
-                      value: animal.id,
-                      label: animalLabel(animal),
-                    }))}
-                  />
-                )}
+                <ForWhom control={form.control} definition={definition} tankId={tankId} problems={problems} />
               </Choice>
             </section>
             <section>

@@ -1,6 +1,6 @@
-import { ButtonLink } from '../../look/buttons.ts'
-import { Page } from '../../look/page.ts'
-import { Stack, Title } from '../../look/text.ts'
+import { ButtonLink } from '../../../look/buttons.ts'
+import { Page } from '../../../look/page.ts'
+import { Stack, Title } from '../../../look/text.ts'
 
 /** Before the first tank there is nothing that a course could run in. */
 export const NoTank = () => (

@@ -1,11 +1,11 @@
-import { courseFrom } from '../../../core/courses/course.ts'
-import { shelfNeeds } from '../../../core/courses/amounts/shelf-needs.ts'
-import { tankById } from '../../../core/household/tanks.ts'
-import type { ContentOf } from '../../../core/journal/entry.ts'
-import { shownUnit, toKept } from '../../../core/words/measure.ts'
-import { figures } from '../../../core/words/numbers.ts'
-import { useHousehold } from '../../journal/provider.tsx'
-import { Bar, Figure, Heading, Rows, Small } from '../../look/text.ts'
+import { courseFrom } from '../../../../core/courses/course.ts'
+import { shelfNeeds } from '../../../../core/courses/amounts/shelf-needs.ts'
+import { tankById } from '../../../../core/household/tanks.ts'
+import type { ContentOf } from '../../../../core/journal/entry.ts'
+import { shownUnit, toKept } from '../../../../core/words/measure.ts'
+import { figures } from '../../../../core/words/numbers.ts'
+import { useHousehold } from '../../../journal/provider.tsx'
+import { Bar, Figure, Heading, Rows, Small } from '../../../look/text.ts'
 
 /** What a course about to start needs from the shelf in all, against what is left there. */
 export function ShelfNeeds({ start }: { start: ContentOf<'course-start'> }) {

@@ -1,9 +1,10 @@
-import type { ParameterId } from '../catalogue/parameter.types.ts'
-import type { Journal } from '../journal/journal.ts'
-import { readingsOf } from '../readings/latest.ts'
-import { MS_PER_DAY } from '../time/zone.ts'
-import { animalsOf } from './animals.ts'
-import { tanksOf, type Tank } from './tanks.ts'
+import type { ParameterId } from '../../catalogue/parameter.types.ts'
+import { animalsOf } from '../../household/animals.ts'
+import { tanksOf, type Tank } from '../../household/tanks.ts'
+import type { Journal } from '../../journal/journal.ts'
+import { readingsOf } from '../../readings/latest.ts'
+import { MS_PER_DAY } from '../../time/zone.ts'
+import { runningIn, type Course } from '../course.ts'
 
 /** How much may change in a day: outbreaks.md 5.4, the raise for a tank of mixed corals; °C, psu, dKH, mg/L. */
 const DAILY_CAPS: readonly { parameter: ParameterId; cap: number }[] = [
@@ -18,6 +19,8 @@ const DAYS = 30
 const LEAST_GAP_DAYS = 1
 /** A loss counts as much as one value that changed by its whole daily cap. */
 const LOSS_POINTS = 1
+
+const isMedicated = ({ definition: { kind } }: Course): boolean => kind === 'school' || kind === 'add-on'
 
 /** How steady a tank was in the last thirty days: the lower, the safer for a frag. */
 export interface RefugeScore {
@@ -51,7 +54,7 @@ function worstPerDay(
 /**
  * Which of the own marine tanks is the steadiest: further-schools.md 5, refuge score: the worst change a day in thirty days over its
  * daily cap, for alkalinity, nitrate, phosphate, salinity and temperature, and the losses. A tank on which less was tested comes after one
- * on which more was, since what is not known is not steady.
+ * on which more was, since what is not known is not steady. A tank under a school or an add-on is left out: what is dosed there harms corals.
  * @returns the steadiest first
  */
 export function refugeScores(journal: Journal, now: number): RefugeScore[] {
@@ -60,7 +63,7 @@ export function refugeScores(journal: Journal, now: number): RefugeScore[] {
     end && end.how === 'died' && end.at >= from && end.at <= now ? [stays.at(-1)?.tankId] : [],
   )
   return tanksOf(journal)
-    .filter(({ water }) => water === 'marine')
+    .filter(({ water, id }) => water === 'marine' && !runningIn(journal, id).some(isMedicated))
     .map((tank): RefugeScore => {
       const worst = DAILY_CAPS.flatMap(({ parameter, cap }) => {
         const perDay = worstPerDay(journal, tank.id, parameter, from, now)

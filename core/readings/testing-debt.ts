@@ -1,0 +1,197 @@
+import { bandFor, parameterById, typicalUncertainty } from '../catalogue/parameter.ts'
+import { estimateUptake } from '../evidence/uptake.ts'
+import { netVolumeAt, tankById } from '../household/tanks.ts'
+import type { Journal } from '../journal/journal.ts'
+import { iso, MS_PER_DAY } from '../time/zone.ts'
+import { readingsOf } from './latest.ts'
+import { BICARBONATE_MG_PER_DEGREE, raisedBy } from './raises.ts'
+
+const PARAMETER = 'alk-kh'
+/** Readings that say anything of today's uptake: as far back as this (EA). */
+const UPTAKE_DAYS = 30
+/** How far ahead the guess is followed. */
+const AHEAD_DAYS = 60
+/** Corals in a small tub, quarantine.md 7.5, coral-chem: 7–9 dKH (HP). */
+const CORAL_BAND = [7, 9] as const
+/** Raised in a day at most, dKH, and in one portion: outbreaks.md 5.4; half of it where small-polyp corals are kept. */
+const RAISE_A_DAY = { usual: 1, smallPolyp: 0.5 } as const
+const PORTION = 0.25
+
+/** An alkalinity that is guessed from the uptake, with its interval; dKH. */
+export interface GuessedAlkalinity {
+  at: number
+  value: number
+  low: number
+  high: number
+}
+
+/**
+ * What is not known of a tank's alkalinity since the last test: further-schools.md 2, testing debt. The days untested, times what vanishes
+ * a day, give or take its error.
+ */
+export interface TestingDebt {
+  last: { at: number; value: number }
+  daysUntested: number
+  /** dKH that the tank takes up in a day; negative where it rises by itself. */
+  uptakePerDay: number
+  /** 95 % half-width of the uptake. */
+  uptakeError: number
+  now: GuessedAlkalinity
+  /** A guess a day, from the last test on. */
+  path: readonly GuessedAlkalinity[]
+  band: readonly [number, number]
+  /** When the interval of the guess reaches the end of the band: it has to be tested before; null within two months. */
+  alarmAt: number | null
+}
+
+interface Change {
+  at: number
+  add: number
+  fraction: number
+  replacement: number
+}
+
+/** What was dosed and changed since an instant: additions in dKH, changes as shares with what the new water held. */
+function changesSince(journal: Journal, tankId: string, from: number, now: number, usual: number): Change[] {
+  const mixed = journal
+    .ofKind('new-water')
+    .flatMap(({ at, content }) =>
+      (content.readings ?? []).filter(({ parameter }) => parameter === PARAMETER).map(({ value }) => ({ at, value })),
+    )
+  return journal.about(`water:${tankId}`).flatMap(({ content, struck, at }): Change[] => {
+    if (struck || at < from || at > now) return []
+    const netL = netVolumeAt(journal, tankId, at)
+    if (netL === null) return []
+    if (content.kind === 'dose' && content.massMg !== undefined) {
+      const add = raisedBy(content.ingredient, PARAMETER, content.massMg / netL)
+      return add > 0 ? [{ at, add, fraction: 0, replacement: 0 }] : []
+    }
+    if (content.kind !== 'water-change') return []
+    // Water that was mixed and tested says what it brought; of other water the middle of the band is taken (EA).
+    const replacement = mixed.findLast((one) => one.at <= at)?.value ?? usual
+    return [{ at, add: 0, fraction: Math.min(1, content.litres / netL), replacement }]
+  })
+}
+
+/**
+ * The testing debt of a tank's alkalinity.
+ * @param now ms
+ * @returns null with fewer than two readings within a month, or without a tank
+ * @example
+ * testingDebt(journal, 'frag', Date.now())?.alarmAt // test before then
+ */
+export function testingDebt(journal: Journal, tankId: string, now: number): TestingDebt | null {
+  const tank = tankById(journal, tankId)
+  const parameter = parameterById(PARAMETER)
+  if (!tank || !parameter) return null
+  const readings = readingsOf(journal, tankId, PARAMETER).flatMap(({ at, content }) =>
+    at <= now && now - at <= UPTAKE_DAYS * MS_PER_DAY && content.result.kind === 'value'
+      ? [
+          {
+            at,
+            value: content.result.value,
+            error: content.uncertainty ?? typicalUncertainty(parameter, content.result.value),
+          },
+        ]
+      : [],
+  )
+  const last = readings.at(-1)
+  const first = readings[0]
+  if (!first || !last || first.at === last.at) return null
+  const [low, high] = bandFor(parameter, tank.profile) ?? CORAL_BAND
+  const band = [low ?? CORAL_BAND[0], high ?? CORAL_BAND[1]] as const
+  const usual = (band[0] + band[1]) / 2
+  const changes = changesSince(journal, tankId, first.at, now, usual)
+  const uptake = estimateUptake({
+    readings: readings.map(({ at, value }) => ({ at: iso(at), value })),
+    additions: changes.filter(({ add }) => add > 0).map(({ at, add }) => ({ at: iso(at), value: add })),
+    waterChanges: changes
+      .filter(({ fraction }) => fraction > 0)
+      .map(({ at, fraction, replacement }) => ({ at: iso(at), fraction, replacement })),
+  })
+  if (!uptake.ok) return null
+  const { meanPerDay, intervals } = uptake.value
+  const span = (last.at - first.at) / MS_PER_DAY
+  // Two readings' errors over their span; or how far the stretches between the tests differ, whichever is larger.
+  const byKit = (Math.SQRT2 * last.error) / span
+  const spread =
+    intervals.length < 2
+      ? 0
+      : Math.sqrt(
+          intervals.reduce((sum, { perDay }) => sum + (perDay - meanPerDay) ** 2, 0) /
+            (intervals.length - 1) /
+            intervals.length,
+        )
+  const uptakeError = Math.max(byKit, 1.96 * spread)
+  const since = changes.filter(({ at }) => at >= last.at)
+  const guessAt = (at: number): GuessedAlkalinity => {
+    const days = (at - last.at) / MS_PER_DAY
+    let value = last.value
+    let from = last.at
+    for (const change of since) {
+      if (change.at > at) break
+      value -= (meanPerDay * (change.at - from)) / MS_PER_DAY
+      value = value * (1 - change.fraction) + change.replacement * change.fraction + change.add
+      from = change.at
+    }
+    value -= (meanPerDay * (at - from)) / MS_PER_DAY
+    const error = Math.hypot(last.error, uptakeError * days)
+    return { at, value, low: value - error, high: value + error }
+  }
+  const leaves = ({ low, high }: GuessedAlkalinity) => low <= band[0] || high >= band[1]
+  let alarmAt: number | null = null
+  for (let day = 0; day <= AHEAD_DAYS && alarmAt === null; day += 0.25)
+    if (leaves(guessAt(last.at + day * MS_PER_DAY))) alarmAt = last.at + day * MS_PER_DAY
+  const until = Math.max(now, Math.min(alarmAt ?? now, now + AHEAD_DAYS * MS_PER_DAY)) + 2 * MS_PER_DAY
+  const path: GuessedAlkalinity[] = []
+  for (let at = last.at; at <= until; at += MS_PER_DAY) path.push(guessAt(at))
+  return {
+    last: { at: last.at, value: last.value },
+    daysUntested: (now - last.at) / MS_PER_DAY,
+    uptakePerDay: meanPerDay,
+    uptakeError,
+    now: guessAt(now),
+    path,
+    band,
+    alarmAt,
+  }
+}
+
+/** A correction of the alkalinity with sodium bicarbonate, under its daily cap. */
+export interface AlkalinityCorrection {
+  /** dKH that are missing to the middle of the band. */
+  missing: number
+  /** dKH for today, the uptake of a day counted in. */
+  today: number
+  gramsToday: number
+  /** Portions of at most 0.25 dKH, hours apart. */
+  portions: number
+  days: number
+  capPerDay: number
+}
+
+/**
+ * How to bring the alkalinity back to the middle of its band: today's share under the daily cap of outbreaks.md 5.4, plus what a day takes
+ * up, in portions.
+ * @param isSmallPolyp half the cap where small-polyp corals live
+ * @returns null while the guess is not under the middle
+ */
+export function alkalinityCorrection(
+  { now, uptakePerDay, band }: TestingDebt,
+  netL: number,
+  isSmallPolyp: boolean,
+): AlkalinityCorrection | null {
+  const missing = (band[0] + band[1]) / 2 - now.value
+  if (!(missing > 0) || !(netL > 0)) return null
+  const capPerDay = isSmallPolyp ? RAISE_A_DAY.smallPolyp : RAISE_A_DAY.usual
+  const upkeep = Math.max(0, uptakePerDay)
+  const today = Math.min(missing, capPerDay) + upkeep
+  return {
+    missing,
+    today,
+    gramsToday: (today * BICARBONATE_MG_PER_DEGREE * netL) / 1000,
+    portions: Math.ceil(today / PORTION - 1e-9),
+    days: Math.ceil(missing / capPerDay - 1e-9),
+    capPerDay,
+  }
+}
