@@ -139,6 +139,16 @@ export const dipContent = (
   taskId: task.id,
 })
 
+/** The pumps of a tub are put off while its corals eat. */
+export const pumpsOffContent = (course: Course, at: number): ContentOf<'equipment'> => ({
+  kind: 'equipment',
+  happened: iso(at),
+  tankId: course.tankId,
+  item: 'flow',
+  running: false,
+  courseId: course.id,
+})
+
 /** Everything a task's own button keeps, apart from doses, baths, readings and counts; empty for those. */
 export function taskContents(journal: Journal, task: CourseTask, course: Course, now: number): Content[] {
   const happened = iso(now)
@@ -190,6 +200,10 @@ export function taskContents(journal: Journal, task: CourseTask, course: Course,
               : []
           })
     case 'switch':
+      if (task.step === 'pumps-on')
+        return [
+          { kind: 'equipment', happened, tankId: course.tankId, item: 'flow', running: true, courseId: course.id },
+        ]
       return [{ kind: 'equipment', happened, tankId: course.tankId, item: 'carbon', running: true }]
     case 'feed':
     case 'tick':

@@ -29,6 +29,20 @@ sound.set('acclimation.compare', [
     tankCanBeMatched: true,
   },
 ])
+sound.set('pest.clearanceByCounts', [
+  {
+    cameOff: 1,
+    eggsMean: 3,
+    hatchHours: { min: 96, max: 240 },
+    maturationHours: { min: 336, max: 500 },
+    eggsPerAdultPerDay: 1,
+    killMobile: 0.8,
+    removeEggs: 0.5,
+    cleanDipsHours: [120, 240],
+    runs: 50,
+    seed: 1,
+  },
+])
 sound.set('logline.read', [
   {
     journal: { format: 'brinvo-journal', version: 1, exported: '2026-11-23T10:00:00Z', entries: [] },

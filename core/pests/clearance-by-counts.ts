@@ -44,7 +44,8 @@ export function pestClearanceByCounts(input: PestByCountsInput): Result<PestByCo
   let all = 0
   let squares = 0
   for (let run = 0; run < runs; run++) {
-    let left = cameOff === 0 ? 1 : 0
+    // Where only eggs were seen, what laid them was missed with the chance that a dip misses one.
+    let left = cameOff === 0 && random.next() < lives ? 1 : 0
     for (let i = 0; i < cameOff; i++) left += missed()
     nursery.start(left, drawnEggs())
     nursery.dip(0, removeEggs)

@@ -12,6 +12,7 @@ import type { Journal } from '../journal/journal.ts'
 import { MS_PER_HOUR } from '../time/zone.ts'
 import { bathConcerns } from './bath.ts'
 import { startConcerns } from './course-concerns.ts'
+import { kitConcerns } from './crossing.ts'
 import { levelConcerns } from './level.ts'
 import { isCountFull, movedAwayConcerns, newcomerConcerns } from './moves.ts'
 import {
@@ -280,6 +281,8 @@ export function concernsOf(journal: Journal, proposed: Content, asking: Asking):
     }
     case 'course-start':
       return startConcerns(journal, proposed, at, asking)
+    case 'reading':
+      return kitConcerns(journal, proposed, at)
     default:
       return []
   }

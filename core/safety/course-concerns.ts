@@ -6,7 +6,11 @@ import { fullCourseName } from '../courses/names.ts'
 import { animalById } from '../household/animals.ts'
 import type { ContentOf } from '../journal/entry.ts'
 import type { Journal } from '../journal/journal.ts'
+import { nearConcerns } from './crossing.ts'
 import { sensitivityConcerns, treatmentConcerns, type Asking, type Concern } from './concerns.ts'
+
+/** Kinds of course that what comes from another tank would set back. */
+const ISOLATED: ReadonlySet<string> = new Set(['school', 'fallow', 'coral'])
 
 /** What speaks against a course: its drug in that water, and another school for the same fish. */
 export function startConcerns(
@@ -37,6 +41,7 @@ export function startConcerns(
       : []
   const others = [
     ...sameFishConcerns(journal, start, tankId, at),
+    ...(definition && ISOLATED.has(definition.kind) ? nearConcerns(journal, tankId) : []),
     ...syringed,
     ...(definition
       ? roundConcerns(journal, withChosenParts(definition, start.options ?? {}), start, { at, until, tankId })

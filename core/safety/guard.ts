@@ -54,6 +54,7 @@ const ONCE_ONLY = new Set([
   'mid-course',
   'treated-to-display',
   'agent-present',
+  'kit-crosses',
 ])
 
 /**
@@ -65,6 +66,7 @@ export function doubtOf(journal: Journal, content: Content, asking: Asking): Dou
     content.kind === 'dose' ||
     content.kind === 'bath' ||
     content.kind === 'feed' ||
+    content.kind === 'reading' ||
     content.kind === 'equipment' ||
     content.kind === 'move' ||
     content.kind === 'arrival'

@@ -1,6 +1,6 @@
 import { useState } from 'react'
 import { USUAL_MEAL_G } from '../../../core/courses/amounts/planned-food.ts'
-import { foodContent } from '../../../core/courses/task-contents.ts'
+import { foodContent, pumpsOffContent } from '../../../core/courses/task-contents.ts'
 import { wordContent } from '../../../core/schedule/task.ts'
 import { figures } from '../../../core/words/numbers.ts'
 import { FigureField } from '../../fields/plain.tsx'
@@ -26,14 +26,27 @@ export function FeedAct({ plan, task, next }: ActProps) {
   const doubts = useDoubts(proposed ? [proposed] : [])
   const Do = next ? PrimaryButton : Button
   const isOff = busy || task.state === 'ahead' || task.waitsFor !== undefined
+  // The timer that calls for the pumps again is a step of its own.
+  const hasPumps = plan.course.definition.steps.some(({ id }) => id === 'pumps-on')
+  const Fed = hasPumps ? Button : Do
   if (!food)
     return (
       <>
         {task.caution && <Bar $tone="soon">{task.caution}</Bar>}
         <Line>
-          <Do onPress={() => void keep([wordContent(task, 'done', thisInstant())])} isDisabled={isOff}>
+          {hasPumps && (
+            <Do
+              onPress={() =>
+                void keep([pumpsOffContent(plan.course, thisInstant()), wordContent(task, 'done', thisInstant())])
+              }
+              isDisabled={isOff}
+            >
+              Pumps off, fed
+            </Do>
+          )}
+          <Fed onPress={() => void keep([wordContent(task, 'done', thisInstant())])} isDisabled={isOff}>
             Fed
-          </Do>
+          </Fed>
         </Line>
         {unkept && <UnkeptNote unkept={unkept} />}
       </>

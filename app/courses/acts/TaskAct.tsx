@@ -4,13 +4,14 @@ import { TRANSFER_RULES } from '../../../core/catalogue/treatments/transfer-rule
 import { taskContents } from '../../../core/courses/task-contents.ts'
 import { wordContent } from '../../../core/schedule/task.ts'
 import { tankById } from '../../../core/household/tanks.ts'
-import { timeOf } from '../../../core/time/words.ts'
+import { countdownText, timeOf } from '../../../core/time/words.ts'
+import { MS_PER_HOUR } from '../../../core/time/zone.ts'
 import { measureText } from '../../../core/words/measure.ts'
 import { thisInstant, useNow } from '../../frame/now.tsx'
 import { useKeeping, UnkeptNote } from '../../journal/keeping.tsx'
 import { useHousehold } from '../../journal/provider.tsx'
 import { Button, PlainButton, PrimaryButton } from '../../look/buttons.ts'
-import { Bar, Line, Small } from '../../look/text.ts'
+import { Bar, Figure, Line, Small } from '../../look/text.ts'
 import { DoubtList, useDoubts } from '../../safety/Doubts.tsx'
 import { ReadInPlace } from '../ReadInPlace.tsx'
 import { DoseAct } from './DoseAct.tsx'
@@ -146,7 +147,20 @@ function MoveAct(props: ActProps) {
 
 function SwitchAct(props: ActProps) {
   const { doIt, busy, note } = useDoing(props)
+  const now = useNow()
   const Do = props.next ? PrimaryButton : Button
+  if (props.task.step === 'pumps-on')
+    return (
+      <>
+        <Figure $size={30} role="timer" style={now > props.task.notAfter ? { color: 'var(--act)' } : undefined}>
+          {countdownText((props.task.notAfter - now) / MS_PER_HOUR)}
+        </Figure>
+        <Do onPress={() => void doIt()} isDisabled={busy}>
+          Pumps are on
+        </Do>
+        {note}
+      </>
+    )
   return (
     <>
       <Bar $tone="soon">

@@ -1,3 +1,4 @@
+import { neutralTankFaults } from '../../../core/arrivals/neutral-tank.ts'
 import { useState } from 'react'
 import { useNavigate, useSearchParams } from 'react-router'
 import { Link } from 'react-aria-components'
@@ -19,7 +20,7 @@ import { useHousehold } from '../../journal/provider.tsx'
 import { ButtonLink, PlainButton, PrimaryButton } from '../../look/buttons.ts'
 import { HandbookLink } from '../../look/HandbookLink.tsx'
 import { Page } from '../../look/page.ts'
-import { Heading, Line, Small, Stack, Title } from '../../look/text.ts'
+import { Bar, Heading, Line, Small, Stack, Title } from '../../look/text.ts'
 import { contentMarks, marksText, wordingOf } from '../../words/entries.ts'
 import { capital, listed } from '../../../core/words/numbers.ts'
 import { CourseWords } from './CourseWords.tsx'
@@ -225,6 +226,9 @@ export function NewTogether() {
               </Select>
             </label>
           )}
+          {way === 'neutral' && neutralTankId !== '' && (
+            <NeutralFaults tankId={neutralTankId} animalIds={[...who, ...rivals]} />
+          )}
         </Stack>
         <Stack $gap={8}>
           <Heading as="h2">What must be true before {BEFORE[way]}</Heading>
@@ -289,4 +293,13 @@ export function NewTogether() {
       </Stack>
     </Page>
   )
+}
+
+/** What the neutral tank is still short of. */
+function NeutralFaults({ tankId, animalIds }: { tankId: string; animalIds: readonly string[] }) {
+  const { journal, settings } = useHousehold()
+  const faults = neutralTankFaults(journal, settings, tankId, animalIds, thisInstant())
+  if (faults.length === 0)
+    return <Small>Set up and proven: ammonia by two methods, water matched, nobody’s ground.</Small>
+  return <Bar $tone="soon">Not before: {faults.join(' ')}</Bar>
 }

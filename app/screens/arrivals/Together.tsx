@@ -4,6 +4,7 @@ import { useParams } from 'react-router'
 import { styled } from 'styled-components'
 import { openingContents } from '../../../core/arrivals/introducing.ts'
 import {
+  canMeet,
   introductionById,
   INTRODUCTION_WAYS,
   keepsShut,
@@ -23,6 +24,7 @@ import { useHousehold } from '../../journal/provider.tsx'
 import { Button, PlainButton, PrimaryButton } from '../../look/buttons.ts'
 import { HandbookLink } from '../../look/HandbookLink.tsx'
 import { Page, TwoParts } from '../../look/page.ts'
+import { residentsOf } from '../../../core/household/animals.ts'
 import { Bar, Figure, Heading, Line, Quiet, Small, Stack, Title } from '../../look/text.ts'
 import { animalName, contentMarks, marksText, SKIRMISH_WORDS, tankName, wordingOf } from '../../words/entries.ts'
 import { listed, plural } from '../../../core/words/numbers.ts'
@@ -255,7 +257,13 @@ const WHAT_LABELS: Record<ContentOf<'skirmish'>['what'], string> = {
 function SkirmishForm({ intro }: { intro: Introduction }) {
   const { journal } = useHousehold()
   const { keep, busy, unkept } = useKeeping()
-  const everyone = [...new Set([...intro.rivalIds, ...intro.animalIds])]
+  const own = new Set([...intro.rivalIds, ...intro.animalIds])
+  // Back home others may nip: thirds, who are neither of the two.
+  const thirds =
+    intro.openedAt === null
+      ? []
+      : residentsOf(journal, intro.tankId).filter(({ id, group }) => !own.has(id) && canMeet({ group }))
+  const everyone = [...own]
   const [what, setWhat] = useState<ContentOf<'skirmish'>['what']>('chase')
   const [byId, setBy] = useState(intro.rivalIds[0] ?? '')
   const [chosenOn, setOn] = useState<string | null>(null)
@@ -300,6 +308,11 @@ function SkirmishForm({ intro }: { intro: Introduction }) {
             {everyone.map((id) => (
               <option key={id} value={id}>
                 {animalName(journal, id)}
+              </option>
+            ))}
+            {thirds.map(({ id }) => (
+              <option key={id} value={id}>
+                {animalName(journal, id)}, a third
               </option>
             ))}
           </Select>

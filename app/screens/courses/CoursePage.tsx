@@ -30,6 +30,7 @@ import { quantityText, volume } from '../../../core/words/quantities.ts'
 import { Consequences } from './Consequences.tsx'
 import { HandlingPanel } from './HandlingPanel.tsx'
 import { HowItRuns } from './HowItRuns.tsx'
+import { FeedsPanel } from './panels/FeedsPanel.tsx'
 import { AlkalinityPanel } from './panels/AlkalinityPanel.tsx'
 import { PANELS, panelKindOf } from './panels/panels.tsx'
 import { Rules } from './Rules.tsx'
@@ -156,6 +157,7 @@ function CourseBody({ plan }: { plan: CoursePlan }) {
             <Fragment key={track.id}>{PANELS[panelKindOf(track)](plan, track.id)}</Fragment>
           ))}
           {(course.definition.kind === 'coral' || plan.fishless) && <AlkalinityPanel plan={plan} />}
+          {course.definition.steps.some(({ id }) => id === 'pumps-on') && <FeedsPanel plan={plan} />}
           <ToCome plan={plan} />
         </Stack>
         <Stack $gap={24}>

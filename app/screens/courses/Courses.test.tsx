@@ -201,7 +201,13 @@ describe('a course’s page', () => {
     expect(screen.getByText('20:30')).toBeInTheDocument()
 
     await user.click(screen.getByRole('button', { name: 'something got in' }))
-    await user.click(screen.getByRole('button', { name: /A wet tool/ }))
+    await user.selectOptions(screen.getByLabelText(/What got in/), 'snail')
+    expect(screen.getByText(/cysts sit on shells/)).toBeInTheDocument()
+    await user.selectOptions(screen.getByLabelText(/What got in/), 'tool')
+    // What it costs stands there before it is logged.
+    expect(screen.getByText(/It sets back/)).toBeInTheDocument()
+    expect(screen.getByText(/4 days → 0 days|3 days → 0 days/)).toBeInTheDocument()
+    await user.click(screen.getByRole('button', { name: 'Log it' }))
     await waitFor(() => expect(lines('contact')).toMatchObject([{ tankId: 'q', what: 'tool' }]))
 
     await user.click(screen.getByRole('button', { name: 'stop the course' }))

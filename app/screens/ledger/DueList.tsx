@@ -2,7 +2,10 @@ import { styled } from 'styled-components'
 import { ArrivalTaskCard } from '../../arrivals/ArrivalTaskCard.tsx'
 import { TaskCard } from '../../courses/TaskCard.tsx'
 
-import { Line } from '../../look/text.ts'
+import { roundOrder } from '../../../core/biosecurity/round-order.ts'
+import { thisInstant } from '../../frame/now.tsx'
+import { useHousehold } from '../../journal/provider.tsx'
+import { Line, Small } from '../../look/text.ts'
 import type { Tank } from '../../../core/household/tanks.ts'
 import { plural } from '../../../core/words/numbers.ts'
 import type { DueSomewhere } from './due.ts'
@@ -44,6 +47,7 @@ export function DueList({ due, tanks }: { due: readonly DueSomewhere[]; tanks: r
       <h2 className="visually-hidden">
         {plural(due.length, 'task')} due today, {late} late
       </h2>
+      <RoundOrder due={due} />
       {due.length === 0 && (
         <>
           <Nothing>Nothing is due in the household.</Nothing>
@@ -78,5 +82,18 @@ export function DueList({ due, tanks }: { due: readonly DueSomewhere[]; tanks: r
         </Item>
       ))}
     </Scroller>
+  )
+}
+
+/** In which order to go round, where something is due in more than one tank. */
+function RoundOrder({ due }: { due: readonly DueSomewhere[] }) {
+  const { journal } = useHousehold()
+  const ids = new Set(due.map(({ tank }) => tank.id))
+  if (ids.size < 2) return null
+  const order = roundOrder(journal, thisInstant()).filter(({ tank }) => ids.has(tank.id))
+  return (
+    <Small style={{ padding: '10px 0 2px' }}>
+      Clean before dirty: {order.map(({ tank }) => tank.name).join(', then ')}. Hands, tools and water go that way only.
+    </Small>
   )
 }

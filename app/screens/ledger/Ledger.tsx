@@ -153,8 +153,8 @@ function LedgerGrid() {
   const { clock } = settings
   const today = clock.dayOf(now)
   const household = useMemo(
-    () => dueInHousehold(journal, plans, arriving, today, clock),
-    [journal, plans, arriving, today, clock],
+    () => dueInHousehold(journal, plans, arriving, today, clock, now),
+    [journal, plans, arriving, today, clock, now],
   )
   const waitingIn = [...countsByTank(household).keys()].sort().join(' ')
   // Told by its words, so that a task done elsewhere does not lay the columns out anew.

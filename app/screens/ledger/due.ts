@@ -2,6 +2,7 @@ import type { ArrivalTask } from '../../../core/arrivals/tasks.ts'
 import { tanksOf, type Tank } from '../../../core/household/tanks.ts'
 import type { Journal } from '../../../core/journal/journal.ts'
 import type { Day, ZoneClock } from '../../../core/time/zone.ts'
+import { roundOrder } from '../../../core/biosecurity/round-order.ts'
 import { byUrgency, type Urgency } from '../../../core/schedule/task.ts'
 import { arrivalTasksOn } from '../../arrivals/useArrivalTasks.ts'
 import type { CoursePlan } from '../../../core/courses/plan.ts'
@@ -12,14 +13,19 @@ export type DueSomewhere = { tank: Tank; urgency: Urgency } & (
   ({ of: 'course' } & DueTask) | { of: 'arrival'; task: ArrivalTask }
 )
 
-/** Everything due today in the whole household, late first, each with its tank. */
+const STATES = ['late', 'due', 'ahead'] as const
+
+/** Everything due today in the whole household, late first, then in the order of the round: clean tanks before dirty ones. */
 export function dueInHousehold(
   journal: Journal,
   plans: readonly CoursePlan[],
   arriving: readonly ArrivalTask[],
   today: Day,
   clock: ZoneClock,
+  now: number,
 ): DueSomewhere[] {
+  const order = roundOrder(journal, now).map(({ tank }) => tank.id)
+  const place = ({ id }: Tank) => order.indexOf(id)
   return tanksOf(journal)
     .flatMap((tank): DueSomewhere[] => [
       ...dueOn(plans, tank.id, today, today, clock).map((one): DueSomewhere => ({
@@ -35,7 +41,12 @@ export function dueInHousehold(
         task,
       })),
     ])
-    .sort((a, b) => byUrgency(a.urgency, b.urgency))
+    .sort(
+      (a, b) =>
+        STATES.indexOf(a.urgency.state) - STATES.indexOf(b.urgency.state) ||
+        place(a.tank) - place(b.tank) ||
+        byUrgency(a.urgency, b.urgency),
+    )
 }
 
 /** How many are due and how many of them are late, by tank. */

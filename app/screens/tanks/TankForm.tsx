@@ -25,6 +25,7 @@ interface Values extends SheetValues {
   role: string
   profile: string
   contents: string[]
+  near: string[]
   retired: boolean
 }
 
@@ -49,11 +50,13 @@ export function TankForm({
       role: tank?.role ?? 'display',
       profile: tank?.profile ?? '',
       contents: [...(tank?.contents ?? [])],
+      near: [...(tank?.near ?? [])],
       retired: tank?.retired ?? false,
       ...sheetValues(tank?.sheet ?? null, settings.units),
     },
   })
   const { control, watch } = form
+  const others = tanksOf(journal).filter(({ id }) => id !== tank?.id)
   const draft = useFormDraft(form, `tank-${tank?.id ?? 'new'}`)
   const send = form.handleSubmit(async (values) => {
     const found: Record<string, Problem | undefined> = {}
@@ -81,6 +84,7 @@ export function TankForm({
       ...(values.profile && { profile: values.profile }),
       ...(sheet && { sheet }),
       contents: values.contents as ContentOf<'tank-setup'>['contents'] & string[],
+      ...((values.near.length > 0 || (tank?.near.length ?? 0) > 0) && { near: values.near }),
     }
     const tankId = tank?.id ?? newId()
     const happened = new Date().toISOString()
@@ -125,6 +129,14 @@ export function TankForm({
             { value: 'plants', label: 'plants' },
           ]}
         />
+        {others.length > 0 && (
+          <ChipsField
+            control={control}
+            name="near"
+            label="Less than 3 m (10 ft) away"
+            options={others.map(({ id, name }) => ({ value: id, label: name }))}
+          />
+        )}
         <SheetForm control={control as unknown as Control<SheetValues>} watch={watch as never} problems={problems} />
         {tank && (
           <section>

@@ -20,6 +20,7 @@ import { EquipmentList } from './EquipmentList.tsx'
 import { KitList } from './KitList.tsx'
 import { ROLE_NAMES, WATER_OPTIONS } from './names.ts'
 import { NetVolume } from './SheetForm.tsx'
+import { ToolList } from './ToolList.tsx'
 import { TankForm } from './TankForm.tsx'
 import { VolumeDrawing } from './VolumeDrawing.tsx'
 import { AnimalForm } from './AnimalForm.tsx'
@@ -116,6 +117,7 @@ function TankView({ tank, onEdit }: { tank: Tank; onEdit: () => void }) {
           <Residents tank={tank} />
           <EquipmentList tank={tank} />
           <KitList tank={tank} />
+          <ToolList tank={tank} />
           <BandList tank={tank} />
           {!tank.retired && <ChoreList tank={tank} />}
         </Stack>

@@ -173,6 +173,7 @@ const quarantineOf = (days: number): Definition => ({
     },
     { id: 'light', title: 'Light to', act: 'tick', due: { by: 'light-ramp' } },
     { id: 'feed', title: 'Feed corals and filter', act: 'feed', due: { by: 'ghost-feed' }, how: 'Pumps off for 20 to 30 minutes; then they go on again.' },
+    { id: 'pumps-on', title: 'Pumps back on', act: 'switch', due: { by: 'pumps-on' } },
     { id: 'close', title: 'Finish the quarantine', act: 'close', due: { by: 'close-dips' } },
   ],
   rules: [

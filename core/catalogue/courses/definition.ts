@@ -205,6 +205,7 @@ export type ScheduleName =
   | 'clean-looks'
   | 'dark-looks'
   | 'light-ramp'
+  | 'pumps-on'
   | 'close-dips'
 
 /** Something to be done in a course. */

@@ -1,6 +1,6 @@
 import type { Step } from '../../catalogue/courses/definitions.ts'
-import { tankById } from '../../household/tanks.ts'
-import { MS_PER_DAY, MS_PER_HOUR } from '../../time/zone.ts'
+import { equipmentAt, tankById } from '../../household/tanks.ts'
+import { MS_PER_DAY, MS_PER_HOUR, MS_PER_MINUTE } from '../../time/zone.ts'
 import { listed, plural } from '../../words/numbers.ts'
 import { plannedDip } from '../amounts/planned-dip.ts'
 import { DIP_EARLY_MS, DIP_LATE_MS } from '../tracks/dips.ts'
@@ -163,6 +163,27 @@ export function lightTasks(input: TaskInput, step: Step): Draft[] {
   // Of steps that were missed only the newest is told.
   const past = drafts.filter(({ notAfter }) => notAfter < now)
   return drafts.slice(Math.max(0, past.length - (drafts.length > past.length ? 0 : 1)))
+}
+
+/** Pumps rest so long while corals eat, minutes: further-schools.md 2. */
+const PUMPS_OFF_MINUTES = [20, 30] as const
+
+/** The pumps of a tub that were put off for a feed go on again. */
+export function pumpsOnTasks({ journal, facts, ...input }: TaskInput, step: Step): Draft[] {
+  const { course, now } = facts
+  const flow = equipmentAt(journal, course.tankId, now).find(({ item }) => item === 'flow')
+  if (!flow || flow.running || flow.since < course.startedAt) return []
+  const [least, most] = PUMPS_OFF_MINUTES
+  return [
+    {
+      ...base({ journal, facts, ...input }, step, Math.floor(flow.since / MS_PER_MINUTE)),
+      title: step.title,
+      why: `off since the feed: ${least} to ${most} minutes`,
+      notBefore: flow.since,
+      best: flow.since + least * MS_PER_MINUTE,
+      notAfter: flow.since + most * MS_PER_MINUTE,
+    },
+  ]
 }
 
 /** The end of a course of dips: once they are clean, best after the weeks of looking, and once the days without fish are full. */

@@ -4,7 +4,15 @@ import { MS_PER_DAY } from '../../time/zone.ts'
 import { byActAndUrgency, type CourseTask } from '../tasks.ts'
 import { besideAway } from './away.ts'
 import { ammoniaTasks, joinTasks, lookTasks, lookTwiceTasks } from './care-steps.ts'
-import { cleanLookTasks, closeDipsTask, darkLookTasks, dipCountTasks, dipTasks, lightTasks } from './coral-steps.ts'
+import {
+  cleanLookTasks,
+  closeDipsTask,
+  darkLookTasks,
+  dipCountTasks,
+  dipTasks,
+  lightTasks,
+  pumpsOnTasks,
+} from './coral-steps.ts'
 import { doseTasks } from './dose-steps.ts'
 import { clearTask, closeDosesTask, closeTask, moveTask } from './end-steps.ts'
 import { closeCountTask, ghostFeedTasks } from './fallow-steps.ts'
@@ -52,6 +60,7 @@ const SCHEDULES: Record<ScheduleName, Schedule> = {
   'clean-looks': cleanLookTasks,
   'dark-looks': darkLookTasks,
   'light-ramp': lightTasks,
+  'pumps-on': pumpsOnTasks,
   'close-dips': closeDipsTask,
 }
 

@@ -18,6 +18,7 @@ export const Reading = content(
     basis: opt(oneOf(['NH3', 'NH4', 'N'] as const, 'total ammonia only')),
     uncertainty: opt(nonNegative('95 % half-width, in the unit')),
     kitId: opt(id()),
+    overrides: overrides(),
   },
   'a test value',
 )

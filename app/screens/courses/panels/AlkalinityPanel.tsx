@@ -45,7 +45,8 @@ function DebtDrawing({
   const id = useId().replaceAll(':', '')
   const box = useRef<HTMLDivElement>(null)
   const width = useWidth(box)
-  const { clock } = settings
+  const { clock, units } = settings
+  const amount = (value: number) => measureText(value, 'dKH', units, 3)
   const from = readings[0]!.at
   const until = debt.path.at(-1)!.at
   const values = [
@@ -69,7 +70,7 @@ function DebtDrawing({
           width={width}
           height={HEIGHT}
           role="img"
-          aria-label={`Alkalinity: last read ${figures(debt.last.value, 3)} dKH, guessed ${figures(debt.now.low, 3)} to ${figures(debt.now.high, 3)} now`}
+          aria-label={`Alkalinity: last read ${amount(debt.last.value)}, guessed ${amount(debt.now.low)} to ${amount(debt.now.high)} now`}
         >
           <defs>
             <pattern id={id} width={7} height={7} patternUnits="userSpaceOnUse" patternTransform="rotate(45)">

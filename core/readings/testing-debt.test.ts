@@ -1,0 +1,128 @@
+import { METRIC } from '../household/settings.ts'
+import type { Content } from '../journal/entry.ts'
+import { Journal } from '../journal/journal.ts'
+import { scribe } from '../journal/testing.ts'
+import { MS_PER_DAY } from '../time/zone.ts'
+import { expectedReading } from './expected.ts'
+import { raisedBy } from './raises.ts'
+import { alkalinityCorrection, testingDebt } from './testing-debt.ts'
+
+const START = Date.parse('2026-11-01T12:00:00Z')
+const at = (day: number) => ({ happened: new Date(START + day * MS_PER_DAY).toISOString() })
+const ms = (day: number) => START + day * MS_PER_DAY
+
+function tub(...contents: Content[]) {
+  const journal = new Journal()
+  const { record } = scribe('2026-01-01T00:00:00Z')
+  journal.add(
+    [
+      { kind: 'household', ...at(-40), timeZone: 'UTC', units: METRIC } as const,
+      {
+        kind: 'tank-setup',
+        ...at(-40),
+        tankId: 'frag',
+        name: 'Frag',
+        water: 'marine',
+        role: 'frag',
+        sheet: { shape: { kind: 'known', litres: 50 } },
+      } as const,
+      ...contents,
+    ].map((content) => record(content as Content)),
+  )
+  return journal
+}
+const read = (day: number, value: number): Content => ({
+  kind: 'reading',
+  ...at(day),
+  tankId: 'frag',
+  parameter: 'alk-kh',
+  result: { kind: 'value', value },
+  unit: 'dKH',
+  uncertainty: 0.3,
+})
+
+test('0.1 dKH vanish a day: the guess falls and widens with the days untested', () => {
+  const journal = tub(read(0, 8.5), read(5, 8), read(10, 7.5))
+  const debt = testingDebt(journal, 'frag', ms(13))!
+  expect(debt.uptakePerDay).toBeCloseTo(0.1, 6)
+  expect(debt.daysUntested).toBe(3)
+  expect(debt.now.value).toBeCloseTo(7.2, 6)
+  // By the kit: √2 · 0.3 over the ten days between the first test and the last.
+  expect(debt.uptakeError).toBeCloseTo((Math.SQRT2 * 0.3) / 10, 6)
+  expect(debt.now.value - debt.now.low).toBeCloseTo(Math.hypot(0.3, 3 * debt.uptakeError), 6)
+  expect(debt.band).toEqual([7, 9])
+  // 7.5 − 0.1 d − √(0.3² + (0.0424 d)²) meets 7 after about two days.
+  expect((debt.alarmAt! - ms(10)) / MS_PER_DAY).toBeCloseTo(2, 0)
+})
+
+test('what was dosed and changed is no uptake, and the guess takes in what was done since', () => {
+  const dose: Content = {
+    kind: 'dose',
+    ...at(3),
+    tankId: 'frag',
+    ingredient: 'sodium-bicarbonate',
+    amount: 1.5,
+    unit: 'g',
+    massMg: 1500,
+  }
+  // 1500 mg in 50 L are 1 dKH.
+  const journal = tub(read(0, 8), dose, read(10, 8))
+  expect(testingDebt(journal, 'frag', ms(10))!.uptakePerDay).toBeCloseTo(0.1, 6)
+  const since = tub(read(0, 8.5), read(10, 7.5), { ...dose, ...at(12) } as Content)
+  expect(testingDebt(since, 'frag', ms(13))!.now.value).toBeCloseTo(7.5 - 0.3 + 1, 6)
+})
+
+test('water that was mixed and tested brings what was read of it', () => {
+  const journal = tub(
+    { kind: 'new-water', ...at(4), litres: 20, readings: [{ parameter: 'alk-kh', value: 7 }] },
+    read(0, 8),
+    { kind: 'water-change', ...at(5), tankId: 'frag', litres: 25 },
+    read(10, 7.5),
+  )
+  // 8 → half with 7: 7.5, and so nothing vanished.
+  expect(testingDebt(journal, 'frag', ms(10))!.uptakePerDay).toBeCloseTo(0, 6)
+})
+
+test('one reading tells nothing; nor does a tank that is not there', () => {
+  expect(testingDebt(tub(read(0, 8)), 'frag', ms(3))).toBeNull()
+  expect(testingDebt(tub(read(0, 8), read(5, 8)), 'other', ms(3))).toBeNull()
+})
+
+describe('the correction', () => {
+  const debt = () => testingDebt(tub(read(0, 7.5), read(10, 6.5)), 'frag', ms(10))!
+
+  test('1.5 dKH are missing: a day’s cap and a day’s uptake, in portions of a quarter', () => {
+    const found = alkalinityCorrection(debt(), 50, false)!
+    expect(found).toMatchObject({ capPerDay: 1, days: 2, portions: 5 })
+    expect(found.missing).toBeCloseTo(1.5, 6)
+    expect(found.today).toBeCloseTo(1.1, 6)
+    // 30 mg a litre and degree: 1.1 · 30 · 50 / 1000 g.
+    expect(found.gramsToday).toBeCloseTo(1.65, 6)
+  })
+
+  test('half a degree a day where small-polyp corals live', () => {
+    expect(alkalinityCorrection(debt(), 50, true)).toMatchObject({ capPerDay: 0.5, days: 3 })
+  })
+
+  test('none while the guess is in the middle or over it', () => {
+    const high = testingDebt(tub(read(0, 8.6), read(10, 8.5)), 'frag', ms(10))!
+    expect(alkalinityCorrection(high, 50, false)).toBeNull()
+  })
+})
+
+test('a dose of bicarbonate is expected as degrees, not as milligrams', () => {
+  expect(raisedBy('sodium-bicarbonate', 'alk-kh', 15)).toBeCloseTo(0.5, 9)
+  expect(raisedBy('potassium-carbonate', 'alk-kh', 10)).toBeCloseTo(0.72, 9)
+  expect(raisedBy('potassium-carbonate', 'k', 10)).toBe(10)
+  expect(raisedBy('praziquantel', 'alk-kh', 10)).toBe(0)
+  const journal = tub(read(0, 8), {
+    kind: 'dose',
+    ...at(1),
+    tankId: 'frag',
+    ingredient: 'sodium-bicarbonate',
+    amount: 1.5,
+    unit: 'g',
+    massMg: 1500,
+  })
+  expect(expectedReading(journal, 'frag', 'alk-kh', ms(2))!.high).toBeCloseTo(9, 6)
+})
