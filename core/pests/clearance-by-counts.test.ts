@@ -59,9 +59,11 @@ test('a kill of all is contradicted by an egg that hatches unseen: no run explai
   const none = pestClearanceByCounts({
     ...ASKED,
     cameOff: 0,
-    eggsMean: 0,
+    eggsMean: 10_000,
+    removeEggs: 0,
     killMobile: 1,
-    cleanDipsHours: [1],
+    cleanDipsHours: [300],
+    runs: 20,
   })
   expect(none.ok ? null : none.error.code).toBe('no-solution')
 })

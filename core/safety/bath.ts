@@ -1,4 +1,6 @@
 import { ingredientById } from '../catalogue/ingredient.ts'
+import { CORAL_DIPS, type CoralDip } from '../catalogue/corals/coral-dips.data.ts'
+import { dipForbidden } from '../courses/amounts/planned-dip.ts'
 import { DOSES } from '../catalogue/treatments/treatments.ts'
 import { animalById, animalLabel } from '../household/animals.ts'
 import { partById } from '../household/parts.ts'
@@ -9,10 +11,23 @@ import { MS_PER_DAY, MS_PER_HOUR } from '../time/zone.ts'
 import { measureText } from '../words/measure.ts'
 import { sensitivityConcerns, type Concern } from './concerns.ts'
 
-/** Iodine dips of corals: outbreaks.md 6.2, 5–10 min, 15 at the bench's hard stop. */
+/** A dip of corals of another kind than those of the catalogue: the bench’s hard stop, outbreaks.md 6.2 and further-schools.md 4. */
 const HARD_STOP_MINUTES = 15
 /** A level or a time counts as over its limit by more than rounding. */
 const SLACK = 1e-6
+
+/** Corals that must not have a dip: outbreaks.md 6.2. */
+const forbiddenConcerns = (journal: Journal, { partIds = [] }: ContentOf<'bath'>, dip: CoralDip): Concern[] =>
+  partIds
+    .flatMap((id) => partById(journal, id) ?? [])
+    .filter((part) => dipForbidden(dip, part) !== null)
+    .map(({ name }) => ({
+      rule: 'dip-forbidden',
+      severity: 'block' as const,
+      what: `${name} in this dip`,
+      reason: dip.notForWhy,
+      override: 'reason' as const,
+    }))
 
 /**
  * What speaks against a bath or a dip: a level or a time over its row of the doses, what those in it do not tolerate, a strength
@@ -24,8 +39,18 @@ export function bathConcerns(journal: Journal, bath: ContentOf<'bath'>): Concern
   const rows = DOSES.filter(
     ({ agent, route, unit }) => agent === bath.ingredient && route === 'bath' && (unit === 'mg/L' || unit === 'µL/L'),
   )
-  const concerns: Concern[] = []
-  if (bath.massMg === undefined)
+  const isOfCorals = bath.animalIds.length === 0
+  const dip = isOfCorals ? CORAL_DIPS.find(({ ingredient }) => ingredient === bath.ingredient) : undefined
+  const concerns: Concern[] = dip ? forbiddenConcerns(journal, bath, dip) : []
+  if (bath.massMg === undefined && dip?.mgPerL === null)
+    concerns.push({
+      rule: 'by-label',
+      severity: 'note',
+      what: name,
+      reason: 'its label alone says how strong it is; one piece first',
+      override: 'confirm',
+    })
+  else if (bath.massMg === undefined)
     concerns.push({
       rule: 'cannot-judge',
       severity: 'ask',
@@ -33,21 +58,20 @@ export function bathConcerns(journal: Journal, bath: ContentOf<'bath'>): Concern
       reason: 'what level this bath makes cannot be judged: put the product on the shelf with its strength',
       override: 'reason',
     })
-  else if (rows.length > 0) {
+  else if (rows.length > 0 || dip?.mgPerL) {
     const makes = bath.massMg / bath.litres
-    const high = Math.max(...rows.map((row) => row.high))
+    const high = dip?.mgPerL?.high ?? Math.max(...rows.map((row) => row.high))
     if (makes > high + SLACK)
       concerns.push({
         rule: 'over-band',
         severity: 'block',
-        what: `That makes ${Number(makes.toPrecision(3))} ${rows[0]!.unit}`,
+        what: `That makes ${Number(makes.toPrecision(3))} ${dip ? 'mg/L' : rows[0]!.unit}`,
         reason: `over the ${high} that the handbook’s baths of ${name} reach`,
         override: 'reason',
       })
   }
-  const isOfCorals = bath.animalIds.length === 0
   const most = isOfCorals
-    ? HARD_STOP_MINUTES
+    ? (dip?.minutes[1] ?? HARD_STOP_MINUTES)
     : Math.max(...rows.flatMap(({ bathMinutes }) => (bathMinutes ? [bathMinutes[1]] : [])), -Infinity)
   if (Number.isFinite(most) && bath.minutes > most + SLACK)
     concerns.push({

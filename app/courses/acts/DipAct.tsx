@@ -59,7 +59,7 @@ const Host = styled(Checkbox)`
   }
 `
 
-const Pick = styled.label`
+const Pick = styled.div`
   display: flex;
   flex-direction: column;
   gap: 4px;
@@ -151,8 +151,9 @@ export function DipAct({ plan, task, next }: ActProps) {
   return (
     <>
       <Pick>
-        Dip
+        <span aria-hidden>Dip</span>
         <select
+          aria-label="Dip"
           value={dipId}
           onChange={(event) => {
             setDipId(event.target.value)
