@@ -31,7 +31,10 @@ const SCREENS: readonly [name: string, path: string, within?: string][] = [
   ['courses', '/courses'],
   ['course', '/courses/copper-quar'],
   ['course, a plan', '/courses/staghorn'],
+  ['course, corals', '/courses/frags-fallow'],
+  ['corals and places', '/tanks/frag/corals'],
   ['start a course', '/courses/new?tank=hall'],
+  ['start dips', '/courses/new?definition=coral-dip-cycle&tank=frag'],
   ['compare the schools', '/courses/compare?tank=quar'],
   ['a sheet for whoever minds the tanks', '/records/minder'],
   ['bath form', '/?tank=frag&form=bath', 'aside'],
@@ -48,6 +51,15 @@ const SCREENS: readonly [name: string, path: string, within?: string][] = [
 const settled = async (page: Page) => {
   await expect(logLine(page)).toBeVisible()
   await expect(page.getByText(/^(Opening|Drawing) …$/)).toHaveCount(0)
+}
+
+/** Goes to another screen as a link of the app does, without loading the page again. */
+async function goWithin(page: Page, path: string): Promise<void> {
+  await page.evaluate((to) => {
+    history.pushState(null, '', to)
+    dispatchEvent(new PopStateEvent('popstate'))
+  }, path)
+  await expect(page).toHaveURL(path)
 }
 
 /** Everything that breaks the content policy or is written as an error or a warning, from here on. */
@@ -76,8 +88,10 @@ for (const [device, viewport] of [
       test.setTimeout(150_000)
       await page.setViewportSize(viewport)
       const said = listening(page)
+      await page.goto('/')
+      await settled(page)
       for (const [name, path, within] of SCREENS.filter((_, i) => i % 2 === part)) {
-        await page.goto(path)
+        await goWithin(page, path)
         await settled(page)
         if (within) await expect(page.locator(within)).toBeVisible()
         expect(await axe(page, within, [device === 'desk' ? 'paper' : 'night']), name).toEqual([])

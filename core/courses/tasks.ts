@@ -55,7 +55,7 @@ const ACT_RANK: Record<Act, number> = {
   close: 6,
 }
 /** What comes first whatever its act. */
-const STEP_RANK: Readonly<Record<string, number>> = { join: 0, 'pumps-on': -1 }
+const STEP_RANK: Readonly<Record<string, number>> = { join: 0, 'pumps-on': -1, 'step-1': 0 }
 
 const rankOf = ({ step, act }: CourseTask): number => STEP_RANK[step] ?? ACT_RANK[act]
 

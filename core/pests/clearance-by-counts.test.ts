@@ -67,3 +67,8 @@ test('a kill of all is contradicted by an egg that hatches unseen: no run explai
   })
   expect(none.ok ? null : none.error.code).toBe('no-solution')
 })
+
+test('what cannot be worked through is refused, not tried', () => {
+  const much = pestClearanceByCounts({ ...ASKED, eggsMean: 10_000, runs: 100_000 })
+  expect(much.ok ? null : much.error).toMatchObject({ code: 'invalid-input', path: '/eggsMean' })
+})

@@ -5,6 +5,11 @@ import type { PestByCounts, PestByCountsInput } from './pests.schema.ts'
 
 const HOURS_PER_DAY = 24
 const CAP = 2000
+/** More animals and eggs than this in all runs together are not worked through: about a second of work. */
+const MOST_WORK = 20_000_000
+
+const tooMany = () =>
+  invalid('/eggsMean', 'so many are born that they cannot be worked through; expected fewer eggs or runs')
 
 /**
  * How likely a pest is gone after the last of some clean dips, by what came off before: the animals that the last dip with a catch left
@@ -43,16 +48,26 @@ export function pestClearanceByCounts(input: PestByCountsInput): Result<PestByCo
   let over = 0
   let all = 0
   let squares = 0
+  let work = 0
   for (let run = 0; run < runs; run++) {
     // Where only eggs were seen, what laid them was missed with the chance that a dip misses one.
     let left = cameOff === 0 && random.next() < lives ? 1 : 0
     for (let i = 0; i < cameOff; i++) left += missed()
-    nursery.start(left, drawnEggs())
+    const eggs = drawnEggs()
+    work += left + eggs
+    if (work > MOST_WORK) return tooMany()
+    nursery.start(left, eggs)
     nursery.dip(0, removeEggs)
     let at = 0
     let weight = 1
     for (const to of dips) {
-      if (to > at && nursery.live(at, to) !== 'lived') weight = 0
+      if (to > at) {
+        const outcome = nursery.live(at, to)
+        if (outcome === 'too-many') return tooMany()
+        work += nursery.begun
+        // So many would have been seen.
+        if (outcome === 'over-cap') weight = 0
+      }
       at = Math.max(at, to)
       weight *= lives ** nursery.mobile
       if (weight === 0) break

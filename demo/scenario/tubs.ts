@@ -129,6 +129,11 @@ function frags(diary: Diary): void {
     { parameter: 'temp', from: 25.4, to: 25.4, wobble: 0.3 },
   ])
   for (const day of [-14, -7]) diary.on(day, '17:45', change('frag', 5))
+  for (const day of [-4, -3, -2, -1]) done(day, '18:40', `feed/${24 + day}`)
+  diary.on(-1, '19:10', { kind: 'count', tankId: 'frag', measure: 'coverage', of: 'film', values: [15] })
+  diary.on(-24, '13:30', { kind: 'gear-setup', gearId: 'frag-tongs', name: 'long tongs, green tape', tankId: 'frag' })
+  diary.on(-24, '13:31', { kind: 'gear-setup', gearId: 'frag-siphon', name: 'thin siphon, green tape', tankId: 'frag' })
+  diary.on(-3, '20:30', { kind: 'gear-clean', gearId: 'frag-siphon', how: 'bleached' })
 }
 
 function sideTub(diary: Diary): void {

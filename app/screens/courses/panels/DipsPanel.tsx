@@ -229,8 +229,9 @@ function Clearance({ dips }: { dips: DipsState }) {
         </Bar>
       )}
       <Small>
-        A model, not data: {Math.round(assumed.killMobile * 100)} % of what crawls dies in a dip, half the eggs are
-        scraped off where not set otherwise, {assumed.eggsPerAdultPerDay} eggs a day each.{' '}
+        A model, not data: {Math.round(assumed.killMobile * 100)} % of what crawls dies in a dip,{' '}
+        {Math.round(assumed.removeEggs * 100)} % of the eggs are scraped off, {assumed.eggsPerAdultPerDay} eggs a day
+        each.{' '}
         <PlainButton onPress={() => setIsOpen(!isOpen)}>{isOpen ? 'close' : 'change what is assumed'}</PlainButton>
       </Small>
       {isOpen && (
