@@ -137,7 +137,11 @@ export function DipAct({ plan, task, next }: ActProps) {
     if (ids.length === 0) found['hosts'] = { message: 'which corals were in it' }
     setProblems(found)
     const kept = content(thisInstant())
-    if (Object.keys(found).length === 0 && kept) await keep(doubts.answered([kept]))
+    if (Object.keys(found).length > 0 || !kept || !(await keep(doubts.answered([kept])))) return
+    // What is left of the round is another dip.
+    setChosen(null)
+    setLitres('')
+    setAmount('')
   }
   if (planned.hosts.length === 0)
     return (

@@ -45,8 +45,9 @@ const NOTHING: Counted = { cameOff: null, eggs: null, brushed: false }
 /** What came off in a round, or was seen at a look: host by host, or nothing on any of them at one press. */
 export function DipCountAct({ plan, task, next }: ActProps) {
   const { keep, busy, unkept } = useKeeping()
-  const hosts = plan.dips?.hosts ?? []
   const isDip = task.measure === 'came-off'
+  // Of a round those that were not counted yet.
+  const hosts = (isDip ? plan.dips?.rounds.at(-1)?.uncounted : plan.dips?.hosts) ?? []
   const [counts, setCounts] = useState<Readonly<Record<string, Counted>>>({})
   const [isOpen, setIsOpen] = useState(isDip)
   const Do = next ? PrimaryButton : Button
@@ -79,6 +80,9 @@ export function DipCountAct({ plan, task, next }: ActProps) {
       ...(isNothing ? [] : measured('eggs', ({ eggs }) => eggs)),
       ...(isNothing ? [] : measured('brushed', ({ brushed }) => (brushed ? 1 : null))),
     ]
+  }
+  const log = async (isNothing: boolean) => {
+    if (await keep(contents(isNothing))) setCounts({})
   }
   if (hosts.length === 0) return <Small>No coral is named yet.</Small>
   const counted = hosts.filter(({ id }) => of(id).cameOff !== null)
@@ -119,11 +123,11 @@ export function DipCountAct({ plan, task, next }: ActProps) {
       )}
       <Line $gap={14}>
         {counted.length === 0 ? (
-          <Do onPress={() => void keep(contents(true))} isDisabled={isOff}>
+          <Do onPress={() => void log(true)} isDisabled={isOff}>
             Nothing on any coral
           </Do>
         ) : (
-          <Do onPress={() => void keep(contents(false))} isDisabled={isOff}>
+          <Do onPress={() => void log(false)} isDisabled={isOff}>
             {counted.length === hosts.length ? 'Log the counts' : `Log ${counted.length} of ${hosts.length}`}
           </Do>
         )}
