@@ -34,54 +34,32 @@ export interface Introduction {
   skirmishes: readonly SkirmishLine[]
 }
 
-/**
- * What must be true before the next step, written down first: quarantine.md 9 (hobby practice). The days are the shortest
- * the handbook names: two in the box, forty-eight hours side by side on neutral ground.
- */
+/** The ways to bring animals together, and the shortest that each takes: quarantine.md 9; two days in the box, 48 hours side by side on neutral ground. */
 export const INTRODUCTION_WAYS: Readonly<
   Record<
     IntroductionWay,
     {
       title: string
-      about: string
       /** What opening is called. */
       opens: string
       leastHours: number
-      conditions: readonly { id: string; words: string }[]
     }
   >
 > = {
   box: {
     title: 'Acclimation box',
-    about: 'A see-through box with holes, inside the display, for two to five days.',
     opens: 'Open the door',
     leastHours: 48,
-    conditions: [
-      { id: 'lost-interest', words: 'The residents have lost interest in the box' },
-      { id: 'eats-in-box', words: 'The newcomer eats in the box' },
-      { id: 'dusk', words: 'It is dusk, the residents are full' },
-      { id: 'rock', words: 'For territorial residents: some rock stands differently' },
-    ],
   },
   neutral: {
     title: 'Two rivals, a neutral tank first',
-    about: 'Both into water neither owns, the weaker an hour or two ahead; later home together.',
     opens: 'Move both home together',
     leastHours: 48,
-    conditions: [
-      { id: 'side-by-side', words: 'They have fed side by side for 48 hours' },
-      { id: 'no-wounds', words: 'Neither carries a fresh wound' },
-    ],
   },
   pair: {
     title: 'Mild rivals as a pair or group',
-    about: 'Added at the same moment, odd numbers, so that chases spread among many.',
     opens: 'They are in',
     leastHours: 0,
-    conditions: [
-      { id: 'all-eat', words: 'All eat the food of the tank they go to' },
-      { id: 'same-moment', words: 'All go in within the hour, lights dim' },
-    ],
   },
 }
 

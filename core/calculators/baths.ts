@@ -1,3 +1,4 @@
+import { DOSE_SOURCES } from '../catalogue/treatments/dose-sources.data.ts'
 import { DOSES } from '../catalogue/treatments/doses.data.ts'
 import { PEROXIDE_COMPANY, PEROXIDE_TIERS, type PeroxideTier } from '../catalogue/treatments/peroxide-tiers.data.ts'
 import { ingredientById } from '../catalogue/ingredient.ts'
@@ -233,7 +234,7 @@ export const BATH: Calculator = {
           ? [{ what: 'again after', value: `${dose.redoseHours[0]}–${dose.redoseHours[1]} h` }]
           : []),
         ...(isLittle ? [{ what: 'the tool', value: 'cannot measure so little: a thinner stock' }] : []),
-        { what: 'source', value: sourceWords(dose.source) },
+        { what: 'source', value: sourceWords(DOSE_SOURCES[dose.id]!) },
       ],
       cautions: [
         [ingredient?.caution, ingredient?.law].filter(Boolean).join(' '),
@@ -292,7 +293,7 @@ export const FOOD: Calculator = {
       lines: [
         ...(dose.courseDays ? [{ what: 'for', value: `${dose.courseDays[0]}–${dose.courseDays[1]} days` }] : []),
         { what: 'bind it with', value: 'unflavoured gelatin or agar; keep cold, discard after 7 days' },
-        { what: 'source', value: sourceWords(dose.source) },
+        { what: 'source', value: sourceWords(DOSE_SOURCES[dose.id]!) },
       ],
       cautions: [
         [ingredient?.caution, ingredient?.law].filter(Boolean).join(' '),

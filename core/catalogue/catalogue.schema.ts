@@ -67,7 +67,6 @@ const parameter = strict({
       description: 'the basis values are kept in; null where a reading keeps the basis it was read in',
     }),
   ),
-  source: text(),
 })
 const bands = Type.Partial(
   strict(
@@ -102,7 +101,6 @@ export const Sign = strict({
   scope: oneOf(['m', 'f', 'mf'] as const, 'm marine sign table, f freshwater, mf both'),
   label: text(),
   words: Type.Array(text()),
-  definition: text(),
 })
 /** Something seen on or around an animal. */
 export type Sign = Static<typeof Sign>

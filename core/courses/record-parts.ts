@@ -72,6 +72,46 @@ export function fallowFacts(
   }
 }
 
+/** Scores and counts by part of a course, or of its tank. */
+export const countsOf = (journal: Journal, course: Course, until: number): CourseRecord['counts'] =>
+  journal
+    .ofKind('count')
+    .filter(
+      ({ at, content }) =>
+        at >= course.startedAt - MS_PER_DAY &&
+        at <= until &&
+        content.measure !== undefined &&
+        (content.parts !== undefined || content.values !== undefined) &&
+        (content.courseId === course.id || (content.courseId === undefined && content.tankId === course.tankId)),
+    )
+    .map(({ at, content, id }) => ({
+      at,
+      measure: content.measure!,
+      parts: content.parts ?? [],
+      ...(content.parts === undefined && { total: content.values!.reduce((sum, value) => sum + value, 0) }),
+      entryId: id,
+    }))
+
+/** What was syringed for a plan. */
+export function sessionsOf(journal: Journal, course: Course, until: number): CourseRecord['sessions'] {
+  const [product] = course.definition.products
+  if (!product || course.definition.kind !== 'plan') return []
+  return journal
+    .ofKind('dose')
+    .filter(
+      ({ at, content }) =>
+        at >= course.startedAt &&
+        at <= until &&
+        content.tankId === course.tankId &&
+        content.ingredient === product.ingredient,
+    )
+    .map(({ at, content, id }) => ({
+      at,
+      entryId: id,
+      massMg: content.massMg ?? null,
+    }))
+}
+
 /** The living corals of a course: those named at its start, wherever they are now; else all of its tank. */
 export const hostsOf = (journal: Journal, { partIds, tankId }: Course): Part[] =>
   partIds.length === 0 ? coralsOf(journal, tankId) : livingCorals(journal, partIds)

@@ -10,10 +10,9 @@ import { netVolumeAt, tankById } from '../household/tanks.ts'
 import type { ContentOf } from '../journal/entry.ts'
 import { firstAtOrAfter, type Journal, type Line } from '../journal/journal.ts'
 import { readingsOf } from '../readings/latest.ts'
-import { MS_PER_DAY } from '../time/zone.ts'
 import { isDrugCourse, type Course, type DrugCourse } from './course.ts'
 import { givenDoses, WHOLE_SHARE } from './record-doses.ts'
-import { cleanedSets, dipsOf, fallowFacts, hostsOf, salinityFacts } from './record-parts.ts'
+import { cleanedSets, countsOf, dipsOf, fallowFacts, hostsOf, salinityFacts, sessionsOf } from './record-parts.ts'
 
 /** Something that makes the count start over, quarantine.md 7.4. */
 export interface Restart {
@@ -287,44 +286,6 @@ function bathsOf(journal: Journal, course: Course, members: readonly Member[], u
       },
     ]
   })
-}
-
-const countsOf = (journal: Journal, course: Course, until: number): LoggedCount[] =>
-  journal
-    .ofKind('count')
-    .filter(
-      ({ at, content }) =>
-        at >= course.startedAt - MS_PER_DAY &&
-        at <= until &&
-        content.measure !== undefined &&
-        (content.parts !== undefined || content.values !== undefined) &&
-        (content.courseId === course.id || (content.courseId === undefined && content.tankId === course.tankId)),
-    )
-    .map(({ at, content, id }) => ({
-      at,
-      measure: content.measure!,
-      parts: content.parts ?? [],
-      ...(content.parts === undefined && { total: content.values!.reduce((sum, value) => sum + value, 0) }),
-      entryId: id,
-    }))
-
-function sessionsOf(journal: Journal, course: Course, until: number): CourseRecord['sessions'] {
-  const [product] = course.definition.products
-  if (!product || course.definition.kind !== 'plan') return []
-  return journal
-    .ofKind('dose')
-    .filter(
-      ({ at, content }) =>
-        at >= course.startedAt &&
-        at <= until &&
-        content.tankId === course.tankId &&
-        content.ingredient === product.ingredient,
-    )
-    .map(({ at, content, id }) => ({
-      at,
-      entryId: id,
-      massMg: content.massMg ?? null,
-    }))
 }
 
 const memberOf = (journal: Journal, id: string): Member[] => {

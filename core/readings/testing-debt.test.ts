@@ -68,7 +68,7 @@ test('what was dosed and changed is no uptake, and the guess takes in what was d
   // 1500 mg in 50 L are 1 dKH.
   const journal = tub(read(0, 8), dose, read(10, 8))
   expect(testingDebt(journal, 'frag', ms(10))!.uptakePerDay).toBeCloseTo(0.1, 6)
-  const since = tub(read(0, 8.5), read(10, 7.5), { ...dose, ...at(12) } as Content)
+  const since = tub(read(0, 8.5), read(10, 7.5), { ...dose, ...at(12) })
   expect(testingDebt(since, 'frag', ms(13))!.now.value).toBeCloseTo(7.5 - 0.3 + 1, 6)
 })
 

@@ -4,6 +4,7 @@ import { useNavigate, useSearchParams } from 'react-router'
 import { Link } from 'react-aria-components'
 import { styled } from 'styled-components'
 import { meetingMoves } from '../../../core/arrivals/introducing.ts'
+import { INTRODUCTION_PROSE } from '../../../core/arrivals/introduction-prose.ts'
 import { canMeet, INTRODUCTION_WAYS, type IntroductionWay } from '../../../core/arrivals/introductions.ts'
 import { Reading } from '../../../core/calculators/calculator.ts'
 import { INTRODUCTION } from '../../../core/catalogue/handbook/introduction.data.ts'
@@ -96,7 +97,7 @@ export function NewTogether() {
   const asked = new Reading({ days: days ?? String(least) }, [], [])
   const stays = asked.number('days', { least, most: MOST_DAYS, rather: `days; the handbook’s least is ${least}` })
   const daysProblem = asked.faults['days']
-  const written = conditions ?? INTRODUCTION_WAYS[way].conditions
+  const written = conditions ?? INTRODUCTION_PROSE[way].conditions
   const target = tankById(journal, tankId)
   const there = residentsOf(journal, tankId).filter((animal) => !who.includes(animal.id) && canMeet(animal))
   // Whoever comes from elsewhere first; who is in the water already may hang there in a box.
@@ -158,7 +159,7 @@ export function NewTogether() {
               }}
             >
               <strong>{INTRODUCTION_WAYS[one].title}</strong>
-              <span>{INTRODUCTION_WAYS[one].about}</span>
+              <span>{INTRODUCTION_PROSE[one].about}</span>
             </button>
           ))}
         </Ways>

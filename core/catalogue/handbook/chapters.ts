@@ -32,10 +32,16 @@ export const CHAPTERS: readonly Chapter[] = [
     about: 'ranges, ramps and tests',
     async load() {
       const { DOSES } = await import('../treatments/doses.data.ts')
+      const { DOSE_SOURCES } = await import('../treatments/dose-sources.data.ts')
       const { RAMPS } = await import('../treatments/ramps.data.ts')
       const { TEST_KINDS } = await import('../treatments/tests.data.ts')
       return [
-        plain('doses', 'Doses', 'quarantine.md 5.2: each row its own', DOSES),
+        plain(
+          'doses',
+          'Doses',
+          'quarantine.md 5.2: each row its own',
+          DOSES.map((dose) => ({ ...dose, source: DOSE_SOURCES[dose.id]! })),
+        ),
         plain('ramps', 'Up to the dose', 'quarantine.md 5.5: hobby practice; copper sulphate FA165', RAMPS),
         plain('tests', 'Tests', 'quarantine.md 5.4: editorial assumption where nothing else stands', TEST_KINDS),
       ]
@@ -81,9 +87,11 @@ export const CHAPTERS: readonly Chapter[] = [
     about: 'target bands, kits, what is plausible, what may change in a day',
     async load() {
       const { BAND_PROFILES, PARAMETERS } = await import('../parameters.data.ts')
+      const { PARAMETER_SOURCES } = await import('../parameter-sources.data.ts')
+      const parameters = PARAMETERS.map((one) => ({ ...one, source: PARAMETER_SOURCES[one.id]! }))
       const { DAILY_CAPS, PEROXIDE_CAPS, SALTS } = await import('./dosing.data.ts')
       return [
-        plain('parameters', 'Parameters', 'outbreaks.md 8: hobby practice; see each row', PARAMETERS),
+        plain('parameters', 'Parameters', 'outbreaks.md 8: hobby practice; see each row', parameters),
         plain('profiles', 'Kinds of tank the bands are for', 'outbreaks.md 8', BAND_PROFILES),
         table('caps', DAILY_CAPS),
         table('salts', SALTS),
@@ -160,7 +168,9 @@ export const CHAPTERS: readonly Chapter[] = [
     about: 'what can be seen on a fish',
     async load() {
       const { SIGNS } = await import('../signs.data.ts')
-      return [plain('signs', 'Signs', 'quarantine.md 1: general textbook knowledge in the line of Noga 2010', SIGNS)]
+      const { SIGN_DEFINITIONS } = await import('../sign-definitions.data.ts')
+      const rows = SIGNS.map((sign) => ({ ...sign, definition: SIGN_DEFINITIONS[sign.id]! }))
+      return [plain('signs', 'Signs', 'quarantine.md 1: general textbook knowledge in the line of Noga 2010', rows)]
     },
   },
   {

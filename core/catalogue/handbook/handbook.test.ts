@@ -3,8 +3,11 @@ import Type, { type TSchema } from 'typebox'
 import { AnimalGroup, BandProfile, Ingredient, Parameter, Sign } from '../catalogue.schema.ts'
 import { ANIMAL_GROUPS } from '../animal-group.ts'
 import { INGREDIENTS } from '../ingredient.ts'
+import { PARAMETER_SOURCES } from '../parameter-sources.data.ts'
 import { BAND_PROFILES, PARAMETERS } from '../parameter.ts'
+import { SIGN_DEFINITIONS } from '../sign-definitions.data.ts'
 import { SIGNS } from '../sign.ts'
+import { DOSE_SOURCES } from '../treatments/dose-sources.data.ts'
 import { SIGN_SHEETS } from '../sign-tables/sign-tables.ts'
 import { CLOCK_EVENTS } from '../treatments/clock-events.data.ts'
 import { DOSES } from '../treatments/doses.data.ts'
@@ -133,6 +136,13 @@ describe('every table', () => {
   test.each(PLAIN)('%s: as the schema says, as many as there are', (_name, rows, schema, count) => {
     expect(rows).toHaveLength(count)
     expect(faults(schema, rows)).toEqual([])
+  })
+  test('every sign has its definition, every dose and parameter its source, and nothing else has one', () => {
+    expect(Object.keys(SIGN_DEFINITIONS)).toEqual(SIGNS.map(({ id }) => id))
+    expect(Object.keys(DOSE_SOURCES)).toEqual(DOSES.map(({ id }) => id))
+    expect(Object.keys(PARAMETER_SOURCES)).toEqual(PARAMETERS.map(({ id }) => id))
+    for (const words of [...Object.values(SIGN_DEFINITIONS), ...Object.values(DOSE_SOURCES)])
+      expect(words.length).toBeGreaterThan(1)
   })
   test('ids are there once in their table', () => {
     for (const [name, { rows }] of Object.entries(SHEETS)) {

@@ -23,7 +23,6 @@ export const Dose = strict({
   courseDays: rangeOrNull(),
   rounds: rangeOrNull(),
   useFor: Type.Array(strict({ id: Type.Union([id(), Type.Null()]), remark: Type.Optional(words()) })),
-  source: words(),
 })
 /** A dose of an agent: its therapeutic band and how it is given. `bathMinutes` is 0 dosed to the tank, null held by test. */
 export type Dose = Static<typeof Dose>

@@ -1,3 +1,4 @@
+import { DOSE_SOURCES } from '../../catalogue/treatments/dose-sources.data.ts'
 import { definitionById, type Definition } from '../../catalogue/courses/definitions.ts'
 import { doseById, type Dose } from '../../catalogue/treatments/treatments.ts'
 import { drugName } from '../names.ts'
@@ -27,7 +28,7 @@ export function drugChoice(definitionId: string, doseId: string): DrugChoice | u
     definition,
     dose,
     allowed,
-    why: allowed ? dose.source : `${drugName(dose.id)} is held for ${held}, not ${definition.days}`,
+    why: allowed ? DOSE_SOURCES[dose.id]! : `${drugName(dose.id)} is held for ${held}, not ${definition.days}`,
   }
 }
 

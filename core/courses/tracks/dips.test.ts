@@ -1,6 +1,7 @@
 import { definitionById } from '../../catalogue/courses/definitions.ts'
 import { dipPaceOf, dipPestById, plannedIntervalDays } from '../../catalogue/corals/dip-pace.ts'
 import { PROSE } from '../../catalogue/courses/prose.data.ts'
+import { DIP_PEST_FACTS } from '../../catalogue/corals/dip-pest-facts.data.ts'
 import { DIP_PESTS } from '../../catalogue/corals/dip-pests.data.ts'
 import { PEST_TIMING } from '../../catalogue/handbook/pests.data.ts'
 import type { CourseStanding } from '../standing.schema.ts'
@@ -35,6 +36,7 @@ describe('the pace: outbreaks.md 6.1, further-schools.md 3', () => {
       }
     expect(plannedIntervalDays(dipPestById('montipora-nudi')!)).toBe(5.5)
     expect(plannedIntervalDays(dipPestById('red-bugs')!)).toBeNull()
+    expect(Object.keys(DIP_PEST_FACTS)).toEqual(DIP_PESTS.map(({ id }) => id))
   })
 
   test('nothing seen: routine dips on day 0, 7, 14, 21, 28', () => {

@@ -2,6 +2,7 @@ import { keepPreviousData, useQuery } from '@tanstack/react-query'
 import { useState } from 'react'
 import { styled } from 'styled-components'
 import { dipPaceOf, plannedIntervalDays } from '../../../../core/catalogue/corals/dip-pace.ts'
+import { DIP_PEST_FACTS } from '../../../../core/catalogue/corals/dip-pest-facts.data.ts'
 import type { CoursePlan } from '../../../../core/courses/plan.ts'
 import {
   chancesText,
@@ -152,6 +153,7 @@ function HostCell({ round, id }: { round: DipRound; id: string }) {
 /** The table's pace, that of `dip.plan`, and the one by hatching, side by side. */
 function Paces({ dips: { pace } }: { dips: DipsState }) {
   const pest = pace.pest!
+  const facts = DIP_PEST_FACTS[pest.id]!
   const planned = plannedIntervalDays(pest)
   const byHatching = dipPaceOf(pest, 'by-hatching')
   const byMaturity = dipPaceOf(pest, 'by-maturity')
@@ -189,8 +191,8 @@ function Paces({ dips: { pace } }: { dips: DipsState }) {
         Hatches in {pest.hatchDays[0] > 0 ? `${pest.hatchDays[0]} to ` : 'up to '}
         {pest.hatchDays[1]} days,{' '}
         {pest.maturityDays === null ? 'lays nobody knows when' : `lays from ${pest.maturityDays} days on`}
-        {pest.isMaturityAssumed && ' (assumed)'}; figures{' '}
-        {pest.quality === 'poor' ? 'from keepers’ reports' : 'fairly known'}. A dip leaves {pest.survives}.
+        {facts.isMaturityAssumed && ' (assumed)'}; figures{' '}
+        {facts.quality === 'poor' ? 'from keepers’ reports' : 'fairly known'}. A dip leaves {facts.survives}.
       </Small>
     </Stack>
   )

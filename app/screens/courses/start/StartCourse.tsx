@@ -10,6 +10,7 @@ import {
   type Definition,
 } from '../../../../core/catalogue/courses/definitions.ts'
 import { PROSE } from '../../../../core/catalogue/courses/prose.data.ts'
+import { DOSE_SOURCES } from '../../../../core/catalogue/treatments/dose-sources.data.ts'
 import { doseById } from '../../../../core/catalogue/treatments/treatments.ts'
 import { directDose } from '../../../../core/courses/amounts/direct-dose.ts'
 import { drugChoice, drugsOf } from '../../../../core/courses/amounts/drug-choices.ts'
@@ -256,7 +257,8 @@ export function StartCourse() {
                       }))}
                       hint={
                         <>
-                          {sourceWords(dose.source)} <HandbookLink to={`doses#${dose.id}`}>handbook</HandbookLink>
+                          {sourceWords(DOSE_SOURCES[dose.id] ?? '')}{' '}
+                          <HandbookLink to={`doses#${dose.id}`}>handbook</HandbookLink>
                         </>
                       }
                     />

@@ -1,0 +1,59 @@
+import { screen, waitFor } from '@testing-library/react'
+import type { Content } from '../../../core/journal/entry.ts'
+import { bareTank } from '../../../core/journal/testing.ts'
+import { sampleOf } from '../../../scripts/testing/app.tsx'
+import { fromNow } from '../../../scripts/testing/arrivals.ts'
+import { openScreens } from '../../../scripts/testing/screens.tsx'
+import { TankPage } from './TankPage.tsx'
+
+jest.mock('./ReadingCharts.tsx', () => ({ ReadingCharts: () => null }))
+
+const DAY = 24 * 60
+
+const SCREENS = { '/tanks/:tankId': <TankPage /> }
+const open = (contents: readonly Content[], path: string) =>
+  openScreens(
+    SCREENS,
+    ['contact', 'gear-setup', 'gear-clean'],
+    sampleOf(bareTank('tub', 'Coral tub'), bareTank('hall', 'Hall'), ...contents),
+    path,
+  )
+
+describe('tools', () => {
+  test('a wet one is asked about before it goes into another tank, with what it costs there', async () => {
+    const fallow: Content = {
+      kind: 'course-start',
+      happened: fromNow(-20 * DAY),
+      courseId: 'f',
+      definition: 'fallow-76',
+      tanks: { main: 'hall' },
+      animalIds: [],
+    }
+    const { user, lines } = await open([fallow], '/tanks/tub')
+    await user.click(screen.getByRole('button', { name: 'Add a tool' }))
+    await user.click(screen.getByRole('button', { name: 'Keep the tool' }))
+    expect(await screen.findByText(/what it is, such as/)).toBeVisible()
+    await user.type(screen.getByLabelText('Tool'), 'blue net')
+    await user.click(screen.getByRole('button', { name: 'Keep the tool' }))
+    await waitFor(() => expect(lines('gear-setup')).toMatchObject([{ name: 'blue net', tankId: 'tub' }]))
+    await user.click(await screen.findByRole('button', { name: 'into another tank' }))
+    expect(screen.getByText(/It is wet: it carries what swims/)).toBeVisible()
+    expect(screen.getByText(/(19|20) days → 0 days/)).toBeVisible()
+    await user.click(screen.getByRole('button', { name: 'It was in there: log it' }))
+    await waitFor(() => expect(lines('contact')).toMatchObject([{ tankId: 'hall', from: 'tub', what: 'tool' }]))
+  })
+
+  test('bleached and dry it may go', async () => {
+    const { user, lines } = await open(
+      [
+        { kind: 'gear-setup', happened: fromNow(-9 * DAY), gearId: 'net', name: 'blue net', tankId: 'tub' },
+        { kind: 'gear-clean', happened: fromNow(-2 * DAY), gearId: 'net', how: 'bleached' },
+      ],
+      '/tanks/tub',
+    )
+    await user.click(await screen.findByRole('button', { name: 'into another tank' }))
+    expect(screen.getByText(/Bleached or dried for a day: it may go in/)).toBeVisible()
+    expect(screen.queryByRole('button', { name: /log it/ })).toBeNull()
+    expect(lines('contact')).toEqual([])
+  })
+})
