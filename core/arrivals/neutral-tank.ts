@@ -35,7 +35,8 @@ export function neutralTankFaults(
   if (owners.length > 0)
     faults.push(`${owners.map(animalLabel).join(' and ')} lived there: it is no neutral ground. Rebuild its hides.`)
   const others = residentsOf(journal, tankId).filter(({ id }) => !animalIds.includes(id))
-  if (others.length > 0) faults.push(`${others.map(animalLabel).join(', ')} live there already.`)
+  if (others.length > 0)
+    faults.push(`${others.map(animalLabel).join(', ')} ${others.length === 1 ? 'lives' : 'live'} there already.`)
   for (const course of runningIn(journal, tankId)) faults.push(`${fullCourseName(course)} runs in it.`)
   const homes = [...new Set(animals.flatMap(({ stays }) => stays.at(-1)?.tankId ?? []))].filter((id) => id !== tankId)
   for (const parameter of ['temp', 'salinity'] as const) {
