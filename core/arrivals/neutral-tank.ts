@@ -5,10 +5,9 @@ import type { Settings } from '../household/settings.ts'
 import { tankById } from '../household/tanks.ts'
 import type { Journal } from '../journal/journal.ts'
 import { lastValue } from '../readings/latest.ts'
-import { MS_PER_DAY } from '../time/zone.ts'
-import { cycled } from './water-checks.ts'
+import { ammoniaProof } from './water-checks.ts'
 
-/** Steps that a move asks nothing for, °C and psu: the water of a neutral tank matches theirs. */
+/** The water of a neutral tank is as near to theirs, °C and psu, as a move without acclimation asks (EA). */
 const MATCH = { temp: 1, salinity: 1 } as const
 
 /**
@@ -27,8 +26,7 @@ export function neutralTankFaults(
   if (!tank) return []
   const faults: string[] = []
   if (tank.volume === null) faults.push('Its net volume is not worked out: fill in its sheet.')
-  const box = { id: '', dueAt: now + MS_PER_DAY } as Parameters<typeof cycled>[0]['box']
-  const ammonia = cycled({ journal, settings, now, tank, animals: [], box })
+  const ammonia = ammoniaProof({ journal, settings, now, tank }, now)
   if (ammonia.state !== 'ok') faults.push(ammonia.words)
   const animals = animalIds.flatMap((id) => animalById(journal, id) ?? [])
   const owners = animals.filter(({ stays }) => stays.some((stay) => stay.tankId === tankId))
@@ -45,9 +43,7 @@ export function neutralTankFaults(
     const name = parameter === 'temp' ? 'temperature' : 'salinity'
     if (!there) faults.push(`Its ${name} was not read yet.`)
     else if (here.some(({ value }) => Math.abs(value - there.value) > MATCH[parameter]))
-      faults.push(
-        `Its ${name} does not match theirs: bring it within ${MATCH[parameter]} ${parameter === 'temp' ? '°C' : 'psu'}.`,
-      )
+      faults.push(`Its ${name} does not match theirs.`)
   }
   return faults
 }

@@ -25,10 +25,17 @@ const HEATER = { low: 24, high: 26 } as const
 const NO_COPPER = 0.05
 
 /** Whether the tank carries its ammonia: two methods, and that they agree. */
-export function cycled(asking: Asking): PreparationDraft {
-  const { journal, tank, now, settings } = asking
+export const cycled = (asking: Asking): PreparationDraft => ammoniaProof(asking, eveningBefore(asking))
+
+/**
+ * The same of any tank that animals are to go into.
+ * @param by when it has to be so, ms
+ */
+export function ammoniaProof(
+  { journal, tank, now, settings }: Pick<Asking, 'journal' | 'tank' | 'now' | 'settings'>,
+  by: number,
+): PreparationDraft {
   const title = 'Tank cycled: ammonia by two methods'
-  const by = eveningBefore(asking)
   const miss = (words: string): PreparationDraft => ({
     id: 'cycled',
     state: 'missing',

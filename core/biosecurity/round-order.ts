@@ -1,7 +1,7 @@
 import { animalGroupById } from '../catalogue/animal-group.ts'
 import type { Definition } from '../catalogue/courses/definitions.ts'
 import { coursesOf } from '../courses/course.ts'
-import { residentsOf } from '../household/animals.ts'
+import { residentsOf, type Animal } from '../household/animals.ts'
 import { tanksOf, type Tank } from '../household/tanks.ts'
 import type { Journal } from '../journal/journal.ts'
 import { MS_PER_DAY } from '../time/zone.ts'
@@ -21,33 +21,25 @@ const ORDER: readonly RoundPlace[] = [
   'new-fish',
 ]
 
-export const ROUND_WORDS: Record<RoundPlace, string> = {
-  'without-fish': 'kept without fish',
-  settled: 'settled',
-  'corals-in-quarantine': 'corals in quarantine',
-  observed: 'watched',
-  treated: 'under treatment',
-  'new-fish': 'new fish',
-}
-
 const isCountedWithoutFish = ({ tracks }: Definition): boolean =>
   tracks.some((track) => track.kind === 'hold' && track.by === 'no-fish')
 
 /** Where a tank comes in the round. */
 export function roundPlaceOf(journal: Journal, tankId: string, now: number): RoundPlace {
-  const running = coursesOf(journal).filter(
-    ({ tanks, startedAt, ended }) => startedAt <= now && ended === null && Object.values(tanks).includes(tankId),
-  )
-  const kinds = new Set(running.map(({ definition }) => definition.kind))
-  const hasNewFish = residentsOf(journal, tankId).some(
-    ({ group, arrivedAt }) => animalGroupById(group)?.kind === 'fish' && now - arrivedAt < NEW_DAYS * MS_PER_DAY,
-  )
-  if (hasNewFish) return 'new-fish'
-  if (running.some(({ definition }) => definition.kind === 'school' && definition.id === 'qt-f-observe'))
-    return 'observed'
-  if (kinds.has('school') || kinds.has('add-on')) return 'treated'
+  const residents = residentsOf(journal, tankId)
+  const isNew = ({ group, arrivedAt }: Animal) =>
+    animalGroupById(group)?.kind === 'fish' && now - arrivedAt < NEW_DAYS * MS_PER_DAY
+  if (residents.some(isNew)) return 'new-fish'
+  const running = coursesOf(journal).filter(({ startedAt, ended }) => startedAt <= now && ended === null)
+  const here = running.filter(({ tanks: { observe: _sterile, ...others } }) => Object.values(others).includes(tankId))
+  const kinds = new Set(here.map(({ definition }) => definition.kind))
+  if (here.some(({ definition: { kind, ends } }) => kind === 'add-on' || (kind === 'school' && ends !== 'watch')))
+    return 'treated'
+  // A sterile tank is clean until the fish of its course are in it.
+  const isObserving = running.some(({ tanks }) => tanks.observe === tankId) && residents.length > 0
+  if (kinds.has('school') || isObserving) return 'observed'
   if (kinds.has('coral')) return 'corals-in-quarantine'
-  if (running.some(({ definition }) => isCountedWithoutFish(definition))) return 'without-fish'
+  if (here.some(({ definition }) => isCountedWithoutFish(definition))) return 'without-fish'
   return 'settled'
 }
 

@@ -13,7 +13,6 @@ export interface Tool {
   name: string
   /** The only tank that it may touch; undefined for one that is shared. */
   tankId: string | undefined
-  retired: boolean
   /** When it was last made sterile, and from when it may be used elsewhere; null for never. */
   cleaned: { at: number; how: ContentOf<'gear-clean'>['how']; readyAt: number } | null
 }
@@ -44,15 +43,10 @@ export function toolsOf(journal: Journal): Tool[] {
         id: gearId,
         name: isolated(name),
         tankId,
-        retired: false,
         cleaned: cleaned.get(gearId) ?? null,
       }))
   })
 }
 
-/**
- * Whether a tool may go into another tank: only once it was bleached or dried for a day, and was not used since.
- * @param usedAt when it was last wet, ms; null where nobody knows
- */
-export const isSterile = ({ cleaned }: Tool, now: number, usedAt: number | null = null): boolean =>
-  cleaned !== null && cleaned.readyAt <= now && (usedAt === null || usedAt <= cleaned.at)
+/** Whether a tool was bleached or dried for a day; whether it was in water since only the keeper can say. */
+export const isSterile = ({ cleaned }: Tool, now: number): boolean => cleaned !== null && cleaned.readyAt <= now

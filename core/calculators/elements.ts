@@ -1,23 +1,24 @@
 import { ingredientById } from '../catalogue/ingredient.ts'
+import { RAISE_A_DAY } from '../catalogue/daily-caps.data.ts'
 import { SALTS } from '../catalogue/handbook/dosing.data.ts'
 import { ceilQuotient } from '../numbers/rounding.ts'
 import type { Sentence } from '../words/measure.ts'
 import { VOLUME, type Calculator, type Values } from './calculator.ts'
 
 /** Most that may be raised in a day, outbreaks.md 5.4, by what a salt adds, in the salt's own steps' unit. */
-const RAISE_A_DAY: Readonly<Record<string, { cap: number; unit: string }>> = {
-  alk: { cap: 1, unit: 'dKH' },
-  ca: { cap: 20, unit: 'mg/L' },
-  mg: { cap: 50, unit: 'mg/L' },
-  k: { cap: 10, unit: 'mg/L' },
-  no3: { cap: 2, unit: 'mg/L' },
-  po4: { cap: 0.02, unit: 'mg/L' },
-  sio2: { cap: 1, unit: 'mg/L' },
+const CAPS: Readonly<Record<string, { cap: number; unit: string }>> = {
+  alk: { cap: RAISE_A_DAY['alk-kh'].usual, unit: 'dKH' },
+  ca: { cap: RAISE_A_DAY.ca.careful, unit: 'mg/L' },
+  mg: { cap: RAISE_A_DAY.mg.careful, unit: 'mg/L' },
+  k: { cap: RAISE_A_DAY.k.careful, unit: 'mg/L' },
+  no3: { cap: RAISE_A_DAY.no3.careful, unit: 'mg/L' },
+  po4: { cap: RAISE_A_DAY.po4.careful, unit: 'mg/L' },
+  sio2: { cap: RAISE_A_DAY.sio2.careful, unit: 'mg/L' },
 }
 
 /** Salts whose step and cap are in one unit. */
 export const ELEMENT_SALTS = SALTS.rows.flatMap(({ id, adds, gPer100L, step, sideEffect }) => {
-  const cap = RAISE_A_DAY[adds.toLowerCase()]
+  const cap = CAPS[adds.toLowerCase()]
   const size = Number.parseFloat(step)
   return cap && gPer100L !== null && Number.isFinite(size)
     ? [{ id, adds, gPer100L, step: size, sideEffect, ...cap }]
@@ -85,7 +86,7 @@ export const ELEMENT: Calculator = {
     const own = salt.adds.toLowerCase() === 'alk' && isTender ? salt.cap / 2 : salt.cap
     // What brings alkalinity besides is held by alkalinity's cap too, the smaller of both: further-schools.md 8.
     const perStep = alkalinityBrought(salt.sideEffect)
-    const alkalinityCap = RAISE_A_DAY['alk']!.cap * (isTender ? 0.5 : 1)
+    const alkalinityCap = CAPS['alk']!.cap * (isTender ? 0.5 : 1)
     const cap = perStep > 0 ? Math.min(own, (alkalinityCap / perStep) * salt.step) : own
     const days = ceilQuotient(gap / cap)
     const grams = (salt.gPer100L * gap * volumeL) / salt.step / 100

@@ -100,7 +100,6 @@ export const Sign = strict({
   kind: oneOf(['physical', 'behaviour', 'context'] as const),
   scope: oneOf(['m', 'f', 'mf'] as const, 'm marine sign table, f freshwater, mf both'),
   label: text(),
-  words: Type.Array(text()),
 })
 /** Something seen on or around an animal. */
 export type Sign = Static<typeof Sign>

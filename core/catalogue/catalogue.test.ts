@@ -1,6 +1,7 @@
 import { ANIMAL_GROUPS, animalGroupById } from './animal-group.ts'
 import { INGREDIENTS, ingredientById } from './ingredient.ts'
 import { bandFor, BAND_PROFILES, parameterById, PARAMETERS, typicalUncertainty } from './parameter.ts'
+import { SIGN_WORDS } from './sign-words.data.ts'
 import { signById, SIGNS } from './sign.ts'
 
 const ids = (rows: readonly { id: string }[]) => rows.map(({ id }) => id)
@@ -65,7 +66,8 @@ describe('what other rows are named by', () => {
   })
 
   test('a sign is found by one set of words only', () => {
-    const words = SIGNS.flatMap((sign) => sign.words)
+    expect(Object.keys(SIGN_WORDS)).toEqual(SIGNS.map(({ id }) => id))
+    const words = SIGNS.flatMap(({ id }) => SIGN_WORDS[id]!)
     expect(words.filter((word, i) => words.indexOf(word) !== i)).toEqual([])
     for (const word of words) expect(word).toBe(word.toLowerCase())
   })

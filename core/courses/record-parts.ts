@@ -1,5 +1,5 @@
 import { animalGroupById } from '../catalogue/animal-group.ts'
-import { animalsOf } from '../household/animals.ts'
+import { animalById, animalsOf } from '../household/animals.ts'
 import { coralsOf, livingCorals } from '../household/corals.ts'
 import type { Part } from '../household/parts.ts'
 import { firstAtOrAfter, type Journal } from '../journal/journal.ts'
@@ -8,6 +8,7 @@ import { readingsOf } from '../readings/latest.ts'
 import { MS_PER_DAY, MS_PER_HOUR } from '../time/zone.ts'
 import type { Course } from './course.ts'
 import type { CourseRecord } from './record.ts'
+import type { FishlessTrack } from './tracks/fishless.ts'
 import { isWholeDip } from './tracks/dips.ts'
 
 /** A set stands dry or bleached so long before it is used again: quarantine.md 7.2. */
@@ -32,7 +33,7 @@ export function cleanedSets(journal: Journal, course: Course, until: number): Co
 
 /**
  * Contacts that may bring a parasite of fish: quarantine.md 7.5. A wet tool carries fish water; a hand is rinsed and dried before it
- * goes in, and is warned about only.
+ * goes in, and sets nothing back (EA).
  */
 export const WET_CONTACTS: ReadonlySet<string> = new Set(['fish', 'water', 'tool', 'snail', 'plug'])
 
@@ -42,8 +43,10 @@ export function fallowFacts(
   course: Course,
   until: number,
 ): Pick<CourseRecord, 'fishIn' | 'wetItems' | 'feeds'> {
-  const isCounted = course.definition.tracks.some((track) => track.kind === 'hold' && track.by === 'no-fish')
-  if (!isCounted) return { fishIn: [], wetItems: [], feeds: [] }
+  const counted = course.definition.tracks.find(
+    (track): track is FishlessTrack => track.kind === 'hold' && track.by === 'no-fish',
+  )
+  if (!counted) return { fishIn: [], wetItems: [], feeds: [] }
   const { tankId } = course
   const isFish = (group: string) => animalGroupById(group)?.kind === 'fish'
   const fishIn = animalsOf(journal)
@@ -52,6 +55,16 @@ export function fallowFacts(
       stays
         .filter((stay) => stay.tankId === tankId && stay.from <= until)
         .map(({ from, to }) => ({ from, to: to !== null && to > until ? null : to, animalId })),
+    )
+  // What stood as many days without fish as are counted here has been through its quarantine.
+  const hadFish = (from: string, at: number): boolean =>
+    animalsOf(journal).some(
+      ({ group, stays }) =>
+        isFish(group) &&
+        stays.some(
+          (stay) =>
+            stay.tankId === from && stay.from <= at && (stay.to === null || at - stay.to < counted.days * MS_PER_DAY),
+        ),
     )
   return {
     fishIn,
@@ -65,6 +78,18 @@ export function fallowFacts(
         .filter(
           ({ content, at }) =>
             content.tankId === tankId && at > course.startedAt && at <= until && !isFish(content.group),
+        )
+        .map(({ at, content }) => ({ at, why: 'new-wet-item' as const, animalId: content.animalId })),
+      ...journal
+        .ofKind('move')
+        .filter(
+          ({ content, at }) =>
+            content.toTankId === tankId &&
+            content.fromTankId !== tankId &&
+            at > course.startedAt &&
+            at <= until &&
+            !isFish(animalById(journal, content.animalId)?.group ?? '') &&
+            hadFish(content.fromTankId, at),
         )
         .map(({ at, content }) => ({ at, why: 'new-wet-item' as const, animalId: content.animalId })),
     ],
@@ -89,6 +114,7 @@ export const countsOf = (journal: Journal, course: Course, until: number): Cours
       measure: content.measure!,
       parts: content.parts ?? [],
       ...(content.parts === undefined && { total: content.values!.reduce((sum, value) => sum + value, 0) }),
+      ...(content.taskId !== undefined && { taskId: content.taskId }),
       entryId: id,
     }))
 

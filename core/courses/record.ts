@@ -63,6 +63,8 @@ export interface LoggedCount {
   parts: readonly { partId: string; value: number }[]
   /** Of the whole batch, where it was not counted by part. */
   total?: number
+  /** The occasion that it was counted for. */
+  taskId?: string
   entryId: string
 }
 
@@ -97,8 +99,8 @@ export interface CourseRecord {
   baths: LoggedBath[]
   counts: LoggedCount[]
   parts: Part[]
-  /** Doses for an occasion of the course, or of its agent, by day: what was syringed. */
   dips: LoggedDip[]
+  /** Doses for an occasion of the course, or of its agent, by day: what was syringed. */
   sessions: { at: number; entryId: string; massMg: number | null }[]
   /** Stretches in which nobody is at home. */
   away: { from: number; until: number }[]

@@ -97,7 +97,8 @@ describe('the place log: condition before and three days after each move', () =>
       partId: 'zoa',
       changes: { place: { lightHours: 9, lightShare: 0.5 } },
     })
-    // What was not said again stays.
+    // What was not said again stays, in the coral as in its log.
+    expect(partById(it.journal, 'zoa')!.place).toMatchObject({ compartment: 'left rack', lightHours: 9 })
     expect(placeLog(it.journal, 'zoa')[0]).toMatchObject({
       place: { compartment: 'left rack', lightHours: 9 },
       before: 4,

@@ -40,7 +40,12 @@ export function partById(journal: Journal, id: string): Part | null {
         setup = content
         since = at
       }
-      if (content.kind === 'part-change' && setup) setup = changed<Setup>(setup, content.changes)
+      // Of a place what is not said again stays.
+      if (content.kind === 'part-change' && setup)
+        setup = changed<Setup>(setup, {
+          ...content.changes,
+          ...(content.changes.place && { place: { ...setup.place, ...content.changes.place } }),
+        })
     }
     return (
       setup && {

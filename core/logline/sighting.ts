@@ -1,3 +1,4 @@
+import { SIGN_WORDS } from '../catalogue/sign-words.data.ts'
 import { animalLabel, tankOfAnimal, type Animal } from '../household/animals.ts'
 import type { ContentOf } from '../journal/entry.ts'
 import { clausesOf, type Clause } from './clauses.ts'
@@ -20,14 +21,17 @@ function inPlace(line: string, { from, to, text }: Clause, label: string, words:
   return { label, text: replaceToken(line, { from, to }, plain === words ? words : `${words} (${plain})`) }
 }
 
+/** What may be typed for a sign. */
+const typedFor = (sign: string): string => SIGN_WORDS[sign]![0]!
+
 function askAboutSign(line: string, clause: Clause, said: SaidSign): Stop {
   if (said.signs.length > 1)
     return choose(
       `“${clause.text}” could be ${said.signs.length} signs`,
-      said.signs.map(({ label, words }) => inPlace(line, clause, label, words[0]!)),
+      said.signs.map(({ id, label }) => inPlace(line, clause, label, typedFor(id))),
     )
-  const { label, words } = said.signs[0]!
-  const typed = words[0]!
+  const { id, label } = said.signs[0]!
+  const typed = typedFor(id)
   return choose(`“${clause.text}”: ${label}, there now or not?`, [
     inPlace(line, clause, `${label}: seen`, `${typed} present`),
     inPlace(line, clause, `not: ${label}`, `no ${typed}`),
@@ -43,13 +47,13 @@ function askAboutSigns(line: string, clause: Clause, read: PhraseRead): Stop | n
     .filter((one) => one !== open)
     .map(
       ({ signs, polarity }) =>
-        `${polarity === 'absent' ? 'no ' : ''}${signs[0]!.words[0]!}${polarity === 'present' ? ' present' : ''}`,
+        `${polarity === 'absent' ? 'no ' : ''}${typedFor(signs[0]!.id)}${polarity === 'present' ? ' present' : ''}`,
     )
-  const { label, words } = open.signs[0]!
+  const { id, label } = open.signs[0]!
   const said = (word: string) => [...others, word].join(', but ')
   return choose(`“${clause.text}”: ${label}, there now or not?`, [
-    inPlace(line, clause, `${label}: seen`, said(`${words[0]!} present`)),
-    inPlace(line, clause, `not: ${label}`, said(`no ${words[0]!}`)),
+    inPlace(line, clause, `${label}: seen`, said(`${typedFor(id)} present`)),
+    inPlace(line, clause, `not: ${label}`, said(`no ${typedFor(id)}`)),
   ])
 }
 

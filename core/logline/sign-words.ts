@@ -1,3 +1,4 @@
+import { SIGN_WORDS } from '../catalogue/sign-words.data.ts'
 import { SIGNS, type Sign } from '../catalogue/sign.ts'
 
 /** A sign named by some words of a phrase. */
@@ -58,7 +59,7 @@ function turned(words: readonly string[], at: number, name: readonly string[], a
 
 type SignSpan = Omit<SignMatch, 'sign'>
 
-const NAMES = SIGNS.flatMap((sign) => sign.words.map((words) => ({ sign, name: words.split(' ') })))
+const NAMES = SIGNS.flatMap((sign) => SIGN_WORDS[sign.id]!.map((words) => ({ sign, name: words.split(' ') })))
 
 /** The signs whose name begins at a word: only the longest names, and of those only the most exactly written. */
 function matchesAt(words: readonly string[], at: number): SignMatch[] {
@@ -97,9 +98,8 @@ export function signsNamed(words: readonly string[]): SignMatch[][] {
 export const signsBeginning = (key: string): { label: string; word: string }[] =>
   key.length < 2
     ? []
-    : SIGNS.flatMap(({ label, words }) =>
-        words
-          .filter((word) => word.startsWith(key) && word !== key)
+    : SIGNS.flatMap(({ id, label }) =>
+        SIGN_WORDS[id]!.filter((word) => word.startsWith(key) && word !== key)
           .slice(0, 1)
           .map((word) => ({ label, word })),
       )

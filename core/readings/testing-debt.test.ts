@@ -1,11 +1,12 @@
 import { METRIC } from '../household/settings.ts'
+import { productById } from '../household/shelf.ts'
 import type { Content } from '../journal/entry.ts'
 import { Journal } from '../journal/journal.ts'
 import { scribe } from '../journal/testing.ts'
 import { MS_PER_DAY } from '../time/zone.ts'
 import { expectedReading } from './expected.ts'
 import { raisedBy } from './raises.ts'
-import { alkalinityCorrection, testingDebt } from './testing-debt.ts'
+import { alkalinityCorrection, correctionPortion, testingDebt } from './testing-debt.ts'
 
 const START = Date.parse('2026-11-01T12:00:00Z')
 const at = (day: number) => ({ happened: new Date(START + day * MS_PER_DAY).toISOString() })
@@ -89,10 +90,14 @@ test('one reading tells nothing; nor does a tank that is not there', () => {
 })
 
 describe('the correction', () => {
-  const debt = () => testingDebt(tub(read(0, 7.5), read(10, 6.5)), 'frag', ms(10))!
+  const low = (...more: Content[]) => {
+    const journal = tub(read(0, 7.5), read(10, 6.5), ...more)
+    return { journal, debt: testingDebt(journal, 'frag', ms(10))! }
+  }
 
   test('1.5 dKH are missing: a day’s cap and a day’s uptake, in portions of a quarter', () => {
-    const found = alkalinityCorrection(debt(), 50, false)!
+    const { journal, debt } = low()
+    const found = alkalinityCorrection(journal, 'frag', debt)!
     expect(found).toMatchObject({ capPerDay: 1, days: 2, portions: 5 })
     expect(found.missing).toBeCloseTo(1.5, 6)
     expect(found.today).toBeCloseTo(1.1, 6)
@@ -100,13 +105,46 @@ describe('the correction', () => {
     expect(found.gramsToday).toBeCloseTo(1.65, 6)
   })
 
-  test('half a degree a day where small-polyp corals live', () => {
-    expect(alkalinityCorrection(debt(), 50, true)).toMatchObject({ capPerDay: 0.5, days: 3 })
+  test('half a degree a day where small-polyp corals live, by the ledger or by name', () => {
+    const coral = { tankId: 'frag', group: 'coral-sps' } as const
+    for (const content of [
+      { kind: 'arrival', ...at(-9), ...coral, animalId: 'a', species: 'Acropora', count: 1 },
+      { kind: 'part-setup', ...at(-9), ...coral, partId: 'a', what: 'coral', name: 'Acropora' },
+    ] as const) {
+      const { journal, debt } = low(content)
+      expect(alkalinityCorrection(journal, 'frag', debt)).toMatchObject({ capPerDay: 0.5, days: 3 })
+    }
   })
 
   test('none while the guess is in the middle or over it', () => {
-    const high = testingDebt(tub(read(0, 8.6), read(10, 8.5)), 'frag', ms(10))!
-    expect(alkalinityCorrection(high, 50, false)).toBeNull()
+    const journal = tub(read(0, 8.6), read(10, 8.5))
+    expect(alkalinityCorrection(journal, 'frag', testingDebt(journal, 'frag', ms(10))!)).toBeNull()
+  })
+
+  test('a portion is what the scale can weigh; what it cannot is none', () => {
+    const { journal, debt } = low()
+    const correction = alkalinityCorrection(journal, 'frag', debt)!
+    const portion = (step: number) => {
+      const bicarbonate: Content = {
+        kind: 'product-setup',
+        ...at(-9),
+        productId: `soda-${step}`,
+        name: 'soda',
+        ingredient: 'sodium-bicarbonate',
+        strength: { kind: 'powder', activeFraction: 1 },
+        measure: { tool: 'scale', step },
+      }
+      const house = tub(bicarbonate)
+      return correctionPortion(correction, productById(house, `soda-${step}`)!, {
+        tankId: 'frag',
+        courseId: 'c',
+        at: ms(10),
+      })
+    }
+    // A fifth of 1.65 g is 0.33: down to what the scale shows, never up.
+    expect(portion(0.2)).toMatchObject({ amount: 0.2 })
+    expect(portion(0.1)).toMatchObject({ amount: 0.3, unit: 'g', massMg: expect.closeTo(300, 6) as number })
+    expect(portion(1)).toBeNull()
   })
 })
 

@@ -1,6 +1,11 @@
+import { ALKALINITY_PORTION_DKH, RAISE_A_DAY } from '../catalogue/daily-caps.data.ts'
 import { bandFor, parameterById, typicalUncertainty } from '../catalogue/parameter.ts'
 import { estimateUptake } from '../evidence/uptake.ts'
+import { residentsOf } from '../household/animals.ts'
+import { coralsOf } from '../household/corals.ts'
+import type { ShelfProduct } from '../household/shelf.ts'
 import { netVolumeAt, tankById } from '../household/tanks.ts'
+import type { ContentOf } from '../journal/entry.ts'
 import type { Journal } from '../journal/journal.ts'
 import { iso, MS_PER_DAY } from '../time/zone.ts'
 import { readingsOf } from './latest.ts'
@@ -13,9 +18,6 @@ const UPTAKE_DAYS = 30
 const AHEAD_DAYS = 60
 /** Corals in a small tub, quarantine.md 7.5, coral-chem: 7–9 dKH (HP). */
 const CORAL_BAND = [7, 9] as const
-/** Raised in a day at most, dKH, and in one portion: outbreaks.md 5.4; half of it where small-polyp corals are kept. */
-const RAISE_A_DAY = { usual: 1, smallPolyp: 0.5 } as const
-const PORTION = 0.25
 
 /** An alkalinity that is guessed from the uptake, with its interval; dKH. */
 export interface GuessedAlkalinity {
@@ -30,6 +32,8 @@ export interface GuessedAlkalinity {
  * a day, give or take its error.
  */
 export interface TestingDebt {
+  /** The readings that it rests on, in time order. */
+  readings: readonly { at: number; value: number }[]
   last: { at: number; value: number }
   daysUntested: number
   /** dKH that the tank takes up in a day; negative where it rises by itself. */
@@ -146,6 +150,7 @@ export function testingDebt(journal: Journal, tankId: string, now: number): Test
   const path: GuessedAlkalinity[] = []
   for (let at = last.at; at <= until; at += MS_PER_DAY) path.push(guessAt(at))
   return {
+    readings: readings.map(({ at, value }) => ({ at, value })),
     last: { at: last.at, value: last.value },
     daysUntested: (now - last.at) / MS_PER_DAY,
     uptakePerDay: meanPerDay,
@@ -170,28 +175,57 @@ export interface AlkalinityCorrection {
   capPerDay: number
 }
 
+/** Whether small-polyp corals live in a tank, by the ledger or by its named corals: their alkalinity rises by half as much a day. */
+const hasSmallPolyps = (journal: Journal, tankId: string): boolean =>
+  [...residentsOf(journal, tankId), ...coralsOf(journal, tankId)].some(({ group }) => group === 'coral-sps')
+
 /**
- * How to bring the alkalinity back to the middle of its band: today's share under the daily cap of outbreaks.md 5.4, plus what a day takes
- * up, in portions.
- * @param isSmallPolyp half the cap where small-polyp corals live
- * @returns null while the guess is not under the middle
+ * How to bring the alkalinity back to the middle of its band: today's share under the daily cap of outbreaks.md 5.4, half of it where
+ * small-polyp corals live, plus what a day takes up, in portions.
+ * @returns null while the guess is not under the middle, or without a net volume
  */
 export function alkalinityCorrection(
+  journal: Journal,
+  tankId: string,
   { now, uptakePerDay, band }: TestingDebt,
-  netL: number,
-  isSmallPolyp: boolean,
 ): AlkalinityCorrection | null {
   const missing = (band[0] + band[1]) / 2 - now.value
-  if (!(missing > 0) || !(netL > 0)) return null
-  const capPerDay = isSmallPolyp ? RAISE_A_DAY.smallPolyp : RAISE_A_DAY.usual
-  const upkeep = Math.max(0, uptakePerDay)
-  const today = Math.min(missing, capPerDay) + upkeep
+  const netL = netVolumeAt(journal, tankId, now.at)
+  if (!(missing > 0) || netL === null || !(netL > 0)) return null
+  const capPerDay = RAISE_A_DAY['alk-kh'][hasSmallPolyps(journal, tankId) ? 'careful' : 'usual']
+  const today = Math.min(missing, capPerDay) + Math.max(0, uptakePerDay)
   return {
     missing,
     today,
     gramsToday: (today * BICARBONATE_MG_PER_DEGREE * netL) / 1000,
-    portions: Math.ceil(today / PORTION - 1e-9),
+    portions: Math.ceil(today / ALKALINITY_PORTION_DKH - 1e-9),
     days: Math.ceil(missing / capPerDay - 1e-9),
     capPerDay,
+  }
+}
+
+/**
+ * One portion of a correction as the journal keeps it, as the product's tool measures it: rounded down, so that no portion passes its cap.
+ * @returns null where the tool cannot measure so little
+ */
+export function correctionPortion(
+  { gramsToday, portions }: AlkalinityCorrection,
+  product: ShelfProduct,
+  { tankId, courseId, at }: { tankId: string; courseId: string; at: number },
+): ContentOf<'dose'> | null {
+  const exact = (1000 * gramsToday) / portions / product.mgPerUnit
+  const step = product.measure?.step
+  const amount = step === undefined ? exact : Math.floor(exact / step + 1e-9) * step
+  if (!(amount > 0)) return null
+  return {
+    kind: 'dose',
+    happened: iso(at),
+    tankId,
+    ingredient: product.ingredient,
+    productId: product.id,
+    amount: Number(amount.toPrecision(8)),
+    unit: product.unit,
+    massMg: amount * product.mgPerUnit,
+    courseId,
   }
 }

@@ -1,7 +1,7 @@
 import { coursesOf } from '../courses/course.ts'
 import { kitsOf, tankById } from '../household/tanks.ts'
 import type { ContentOf } from '../journal/entry.ts'
-import type { Journal } from '../journal/journal.ts'
+import { firstAtOrAfter, type Journal } from '../journal/journal.ts'
 import { MS_PER_HOUR } from '../time/zone.ts'
 import type { Concern } from './concerns.ts'
 
@@ -36,12 +36,10 @@ export function kitConcerns(journal: Journal, { tankId, kitId }: ContentOf<'read
   if (kit.tankId !== undefined && kit.tankId !== tankId)
     return [concern(`${kit.name} belongs to ${tankById(journal, kit.tankId)?.name ?? 'another tank'}`)]
   if (kit.tankId !== undefined) return []
-  const before = journal
-    .ofKind('reading')
-    .findLast(
-      ({ content, at: when }) =>
-        content.kitId === kitId && when <= at && at - when < DRY_HOURS * MS_PER_HOUR && content.tankId !== tankId,
-    )
+  const readings = journal.ofKind('reading')
+  const before = readings
+    .slice(firstAtOrAfter(readings, at - DRY_HOURS * MS_PER_HOUR))
+    .findLast(({ content, at: when }) => content.kitId === kitId && when <= at && content.tankId !== tankId)
   if (!before) return []
   // Clean to dirty is the order of the round: only into water that something is counted in, or out of it.
   if (!isIsolated(journal, tankId, at) && !isIsolated(journal, before.content.tankId, at)) return []

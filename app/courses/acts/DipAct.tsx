@@ -5,7 +5,6 @@ import { CORAL_DIPS, coralDipById } from '../../../core/catalogue/corals/coral-d
 import { bathAmount } from '../../../core/courses/amounts/planned-bath.ts'
 import { plannedDip } from '../../../core/courses/amounts/planned-dip.ts'
 import { dipContent } from '../../../core/courses/task-contents.ts'
-import { productById, shelfOf } from '../../../core/household/shelf.ts'
 import { litresFrom } from '../../../core/words/quantities.ts'
 import { shownUnit } from '../../../core/words/measure.ts'
 import { figures, plural } from '../../../core/words/numbers.ts'
@@ -85,22 +84,12 @@ export function DipAct({ plan, task, next }: ActProps) {
   const dip = coralDipById(dipId)
   const planned = plannedDip(
     journal,
-    { ...plan.course, options: { ...plan.course.options, dip: dipId } },
+    plan.course,
     plan.facts.parts.filter(({ id }) => task.dip!.hosts.some(({ partId }) => partId === id)),
+    dip,
   )
-  const product =
-    productById(journal, planned.productId ?? '') ??
-    shelfOf(journal).find(({ ingredient }) => ingredient === dip.ingredient) ??
-    null
-  const bath =
-    planned.bath && product
-      ? {
-          ...planned.bath,
-          productId: product.id,
-          unit: product.unit,
-          amountPerL: planned.bath.mgPerL / product.mgPerUnit,
-        }
-      : null
+  const { product } = planned
+  const bath = product && planned.bath
   const mayHave = planned.hosts.filter(({ mustNot }) => mustNot === null).map(({ partId }) => partId)
   const [chosen, setChosen] = useState<readonly string[] | null>(null)
   const ids = (chosen ?? mayHave).filter((id) => mayHave.includes(id))

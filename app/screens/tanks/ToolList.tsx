@@ -104,6 +104,7 @@ function IntoAnother({ tool, tank, onDone }: { tool: Tool; tank: Tank; onDone: (
   const form = useForm({ defaultValues: { tankId: others[0]?.id ?? '' } })
   const tankId = form.watch('tankId')
   const isClean = isSterile(tool, now)
+  const [wasUsed, setWasUsed] = useState(false)
   const contact = (at: number): Content => ({
     kind: 'contact',
     happened: iso(at),
@@ -121,18 +122,17 @@ function IntoAnother({ tool, tank, onDone }: { tool: Tool; tank: Tank; onDone: (
         options={others.map(({ id, name }) => ({ value: id, label: name }))}
       />
       {isClean ? (
-        <Bar $tone="second">Bleached or dried for a day: it may go in. Bleach it again before it comes back.</Bar>
+        <Bar $tone="second">
+          Bleached or dried for a day: it may go in, if it was in no water since. Bleach it again before it comes back.
+        </Bar>
       ) : (
-        <>
-          <Bar $tone="act">
-            It is wet: it carries what swims. Use that tank’s own, or bleach it and let it dry first.
-          </Bar>
-          <CountEffects content={contact(startedAt)} now={now} />
-        </>
+        <Bar $tone="act">It is wet: it carries what swims. Use that tank’s own, or bleach it and let it dry first.</Bar>
       )}
+      {(!isClean || wasUsed) && <CountEffects content={contact(startedAt)} now={now} />}
       {unkept && <UnkeptNote unkept={unkept} />}
       <Line>
-        {!isClean && (
+        {isClean && !wasUsed && <PlainButton onPress={() => setWasUsed(true)}>it was used since</PlainButton>}
+        {(!isClean || wasUsed) && (
           <Button
             isDisabled={busy}
             onPress={() => void keep([contact(thisInstant())]).then((kept) => kept && onDone())}
@@ -140,7 +140,7 @@ function IntoAnother({ tool, tank, onDone }: { tool: Tool; tank: Tank; onDone: (
             It was in there: log it
           </Button>
         )}
-        <PlainButton onPress={onDone}>{isClean ? 'close' : 'leave it'}</PlainButton>
+        <PlainButton onPress={onDone}>{isClean && !wasUsed ? 'close' : 'leave it'}</PlainButton>
       </Line>
     </Stack>
   )

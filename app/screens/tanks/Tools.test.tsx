@@ -52,8 +52,11 @@ describe('tools', () => {
       '/tanks/tub',
     )
     await user.click(await screen.findByRole('button', { name: 'into another tank' }))
-    expect(screen.getByText(/Bleached or dried for a day: it may go in/)).toBeVisible()
+    expect(screen.getByText(/it may go in, if it was in no water since/)).toBeVisible()
     expect(screen.queryByRole('button', { name: /log it/ })).toBeNull()
+    await user.click(screen.getByRole('button', { name: 'it was used since' }))
+    expect(screen.getByText(/No count of a running course is set back/)).toBeVisible()
+    expect(screen.getByRole('button', { name: 'It was in there: log it' })).toBeVisible()
     expect(lines('contact')).toEqual([])
   })
 })

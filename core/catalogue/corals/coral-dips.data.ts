@@ -17,7 +17,10 @@ export interface CoralDip {
   caution: string
 }
 
-/** The dips that Brinvo offers. Garden insecticides are named in the handbook and not offered. */
+/**
+ * The dips that Brinvo offers. Anemones are kept off iodine and peroxide by the handbook; that they and clams are kept off every dip is an
+ * editorial assumption on the safe side. Garden insecticides are named in the handbook and not offered.
+ */
 export const CORAL_DIPS: readonly CoralDip[] = [
   {
     id: 'label-oil',

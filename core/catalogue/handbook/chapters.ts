@@ -169,7 +169,12 @@ export const CHAPTERS: readonly Chapter[] = [
     async load() {
       const { SIGNS } = await import('../signs.data.ts')
       const { SIGN_DEFINITIONS } = await import('../sign-definitions.data.ts')
-      const rows = SIGNS.map((sign) => ({ ...sign, definition: SIGN_DEFINITIONS[sign.id]! }))
+      const { SIGN_WORDS } = await import('../sign-words.data.ts')
+      const rows = SIGNS.map((sign) => ({
+        ...sign,
+        words: SIGN_WORDS[sign.id]!,
+        definition: SIGN_DEFINITIONS[sign.id]!,
+      }))
       return [plain('signs', 'Signs', 'quarantine.md 1: general textbook knowledge in the line of Noga 2010', rows)]
     },
   },

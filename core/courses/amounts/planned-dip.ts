@@ -1,6 +1,6 @@
 import { coralDipById, type CoralDip } from '../../catalogue/corals/coral-dips.data.ts'
 import type { Part } from '../../household/parts.ts'
-import { productById } from '../../household/shelf.ts'
+import { productById, shelfOf, type ShelfProduct } from '../../household/shelf.ts'
 import type { Journal } from '../../journal/journal.ts'
 import type { Course } from '../course.ts'
 import { plannedBath, type PlannedBath } from './planned-bath.ts'
@@ -17,7 +17,8 @@ export interface DipHost {
 /** A round of dips worked out: with what, how strong, how long, and for which corals. */
 export interface PlannedDip {
   dip: CoralDip
-  productId: string | null
+  /** What the course names for it, else what stands on the shelf. */
+  product: ShelfProduct | null
   /** Where its strength is known: how much of the product a litre takes. Null where the label decides. */
   bath: PlannedBath | null
   hosts: readonly DipHost[]
@@ -31,14 +32,20 @@ export const dipOf = ({ options, definition }: Course): CoralDip =>
 export const dipForbidden = (dip: CoralDip, { group }: Pick<Part, 'group'>): string | null =>
   group !== undefined && dip.notFor.includes(group) ? dip.notForWhy : null
 
-/** The next round of dips of a course, for some of its corals. */
-export function plannedDip(journal: Journal, course: Course, hosts: readonly Part[]): PlannedDip {
-  const dip = dipOf(course)
-  const productId = course.products[dip.productKey] ?? null
-  const product = productId === null ? null : productById(journal, productId)
+/** A round of dips of a course, for some of its corals; in the course's own kind of dip unless another is given. */
+export function plannedDip(
+  journal: Journal,
+  course: Course,
+  hosts: readonly Part[],
+  dip: CoralDip = dipOf(course),
+): PlannedDip {
+  const product =
+    productById(journal, course.products[dip.productKey] ?? '') ??
+    shelfOf(journal).find(({ ingredient }) => ingredient === dip.ingredient) ??
+    null
   return {
     dip,
-    productId: product?.id ?? null,
+    product,
     bath: dip.mgPerL && {
       ...plannedBath(
         { agent: dip.ingredient, unit: 'mg/L', ...dip.mgPerL, bathMinutes: [...dip.minutes] },

@@ -1,9 +1,10 @@
 import type { Settings } from '../../household/settings.ts'
 import type { Content } from '../../journal/entry.ts'
-import { Journal } from '../../journal/journal.ts'
+import type { Journal } from '../../journal/journal.ts'
 import { coursesOf, courseById, type Course } from '../course.ts'
 import { fullCourseName } from '../names.ts'
 import { standingOf } from '../standing.ts'
+import { withHappenings } from './what-if-entry.ts'
 import type { CourseStanding } from '../standing.schema.ts'
 
 type Count = CourseStanding['counts'][number]
@@ -46,9 +47,7 @@ export function countEffects(
   settings: Settings,
   now: number,
 ): CountEffect[] {
-  const copy = new Journal()
-  copy.add(journal.entries())
-  copy.add(happenings.map((content, i) => ({ id: `effect-${i}`, logged: content.happened, content })))
+  const copy = withHappenings(journal, happenings)
   const running = coursesOf(journal).filter(({ startedAt, ended }) => startedAt <= now && ended === null)
   return running.flatMap((course: Course): CountEffect[] => {
     const changed = courseById(copy, course.id)

@@ -1,3 +1,4 @@
+import { RAISE_A_DAY } from '../../catalogue/daily-caps.data.ts'
 import type { ParameterId } from '../../catalogue/parameter.types.ts'
 import { animalsOf } from '../../household/animals.ts'
 import { tanksOf, type Tank } from '../../household/tanks.ts'
@@ -6,14 +7,8 @@ import { readingsOf } from '../../readings/latest.ts'
 import { MS_PER_DAY } from '../../time/zone.ts'
 import { runningIn, type Course } from '../course.ts'
 
-/** How much may change in a day: outbreaks.md 5.4, the raise for a tank of mixed corals; °C, psu, dKH, mg/L. */
-const DAILY_CAPS: readonly { parameter: ParameterId; cap: number }[] = [
-  { parameter: 'alk-kh', cap: 1 },
-  { parameter: 'no3', cap: 5 },
-  { parameter: 'po4', cap: 0.03 },
-  { parameter: 'salinity', cap: 1 },
-  { parameter: 'temp', cap: 1 },
-]
+/** What is looked at: further-schools.md 5, each over what may be raised in a day in a tank of mixed corals. */
+const LOOKED_AT = ['alk-kh', 'no3', 'po4', 'salinity', 'temp'] as const satisfies readonly ParameterId[]
 const DAYS = 30
 /** Two readings closer than this tell a kit's error, not a day's change: their change counts as that of a day. */
 const LEAST_GAP_DAYS = 1
@@ -65,9 +60,9 @@ export function refugeScores(journal: Journal, now: number): RefugeScore[] {
   return tanksOf(journal)
     .filter(({ water, id }) => water === 'marine' && !runningIn(journal, id).some(isMedicated))
     .map((tank): RefugeScore => {
-      const worst = DAILY_CAPS.flatMap(({ parameter, cap }) => {
+      const worst = LOOKED_AT.flatMap((parameter) => {
         const perDay = worstPerDay(journal, tank.id, parameter, from, now)
-        return perDay === null ? [] : [{ parameter, perDay, share: perDay / cap }]
+        return perDay === null ? [] : [{ parameter, perDay, share: perDay / RAISE_A_DAY[parameter].usual }]
       })
       const losses = deaths.filter((id) => id === tank.id).length
       return {

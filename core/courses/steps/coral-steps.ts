@@ -1,10 +1,10 @@
 import type { Step } from '../../catalogue/courses/definitions.ts'
 import { equipmentAt, tankById } from '../../household/tanks.ts'
-import { MS_PER_DAY, MS_PER_HOUR, MS_PER_MINUTE } from '../../time/zone.ts'
+import { MS_PER_DAY, MS_PER_MINUTE } from '../../time/zone.ts'
 import { listed, plural } from '../../words/numbers.ts'
-import { plannedDip } from '../amounts/planned-dip.ts'
+import { dipOf, plannedDip } from '../amounts/planned-dip.ts'
 import { DIP_EARLY_MS, DIP_LATE_MS } from '../tracks/dips.ts'
-import { base, withHow, type Draft, type TaskInput } from './step-input.ts'
+import { base, type Draft, type TaskInput } from './step-input.ts'
 
 /** Weekly looks after the last clean dip: outbreaks.md 5.2, coral-dip-cycle 4. */
 const LOOK_EVERY_DAYS = 7
@@ -24,8 +24,7 @@ export function dipTasks(input: TaskInput, step: Step): Draft[] {
   const { pace, rounds } = dips
   const last = rounds.at(-1)
   const dipsOn = (hosts: typeof dips.hosts) => plannedDip(journal, course, hosts)
-  const shared = (ordinal: number) =>
-    base(input, { ...step, caution: plannedDip(journal, course, []).dip.caution }, ordinal)
+  const shared = (ordinal: number) => base(input, { ...step, caution: dipOf(course).caution }, ordinal)
   const drafts: Draft[] = []
   if (last?.state === 'open' && last.left.length > 0)
     drafts.push({
@@ -194,11 +193,11 @@ export function closeDipsTask(input: TaskInput, step: Step): Draft | null {
   const best = fishless ? notBefore : notBefore + CLEAN_LOOK_DAYS * MS_PER_DAY
   const isFull = dips.state === 'full' && (!fishless || fishless.state === 'full')
   return {
-    ...base(input, withHow(step, step.how), 0),
+    ...base(input, step, 0),
     title: step.title,
     why: isFull ? 'clean, as counted' : 'if every dip to come is clean and nothing sets the days back',
     notBefore,
     best,
-    notAfter: best + 30 * 24 * MS_PER_HOUR,
+    notAfter: best + 30 * MS_PER_DAY,
   }
 }

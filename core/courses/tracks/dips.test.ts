@@ -127,6 +127,26 @@ describe('clean dips of a course: coral-dip-cycle against zoanthid-eating nudibr
     expect(plan.tasks.find(({ step }) => step === 'count')).toMatchObject({ id: 'c/count/0', measure: 'came-off' })
   })
 
+  test('a count that is written days later for its round is still of that round', () => {
+    const it = fragTub()
+    it.dip(0, '08:30')
+    it.write({
+      kind: 'count',
+      ...it.at(3, '20:00'),
+      tankId: 'frag',
+      measure: 'came-off',
+      parts: [
+        { partId: 'zoa', value: 0 },
+        { partId: 'psammo', value: 0 },
+      ],
+      courseId: 'c',
+      taskId: 'c/count/0',
+    })
+    const plan = it.plan(3, '21:00')
+    expect(plan.dips!.rounds[0]!.state).toBe('clean')
+    expect(plan.tasks.filter(({ step }) => step === 'count')).toEqual([])
+  })
+
   test('eggs alone are a pest seen; after clean rounds they set them back, by the rule’s name', () => {
     const it = fragTub()
     for (const day of [0, 5]) {
@@ -266,7 +286,31 @@ describe('coral quarantine: quarantine.md 7.5', () => {
     expect(plan.warnings.find(({ id }) => id === 'cross-contact')!.text).toMatch(words)
   })
 
-  test('a wet hand is warned of where it is logged and costs no day', () => {
+  test('a snail or coral moved in from water with fish sets the days back; from water long without fish it does not', () => {
+    const moved = (withFish: boolean) => {
+      const it = fragTub({ definition: 'coral-76', options: {} })
+      for (const [animalId, group] of [
+        ['turbo', 'shrimp-crab-snail'],
+        ...(withFish ? [['goby', 'goby-blenny'] as const] : []),
+      ] as const)
+        it.write({
+          kind: 'arrival',
+          ...it.at(-3, '10:00'),
+          animalId,
+          tankId: 'hall',
+          species: animalId,
+          group,
+          count: 1,
+        })
+      it.write({ kind: 'move', ...it.at(9, '10:00'), animalId: 'turbo', fromTankId: 'hall', toTankId: 'frag' })
+      return it.plan(12, '12:00')
+    }
+    expect(moved(true).fishless).toMatchObject({ days: 2, restarts: [{ why: 'new-wet-item', animalId: 'turbo' }] })
+    expect(moved(true).warnings.find(({ id }) => id === 'new-wet-item')!.text).toMatch(/turbo came in/)
+    expect(moved(false).fishless).toMatchObject({ days: 11, restarts: [] })
+  })
+
+  test('a wet hand costs no day', () => {
     const it = fragTub({ definition: 'coral-76', options: {} })
     it.write({ kind: 'contact', ...it.at(9, '10:00'), tankId: 'frag', from: 'hall', what: 'hand' })
     expect(it.plan(12, '12:00').fishless).toMatchObject({ days: 11, restarts: [] })

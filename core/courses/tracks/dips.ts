@@ -93,7 +93,7 @@ export function isWholeDip({
   return minutes >= WHOLE_SHARE * dip.minutes[0] && isStrong
 }
 
-function roundsOf({ dips, counts, parts, now }: CourseRecord): Omit<DipRound, 'state'>[] {
+function roundsOf({ course, dips, counts, parts }: CourseRecord): Omit<DipRound, 'state'>[] {
   const groups: { at: number; until: number; ids: Set<string>; isOfAll: boolean }[] = []
   for (const { at, partIds, isWhole } of dips) {
     if (!isWhole) continue
@@ -114,12 +114,12 @@ function roundsOf({ dips, counts, parts, now }: CourseRecord): Omit<DipRound, 's
   return groups.map(({ at, until, ids, isOfAll }, ordinal) => {
     const hosts = parts.filter(({ since }) => since <= at + ONE_ROUND_MS)
     const next = groups[ordinal + 1]?.at ?? Infinity
-    const counted = counts.filter(
-      (count) =>
-        count.at >= at - COUNT_EARLY_MS &&
-        count.at <= until + COUNT_LATE_MS &&
-        count.at < next - COUNT_EARLY_MS &&
-        count.at <= now,
+    // A count says which round it is of; else its time does.
+    const own = `${course.id}/count/${ordinal}`
+    const counted = counts.filter((count) =>
+      count.taskId?.startsWith(`${course.id}/count/`)
+        ? count.taskId === own
+        : count.at >= at - COUNT_EARLY_MS && count.at <= until + COUNT_LATE_MS && count.at < next - COUNT_EARLY_MS,
     )
     const byPart: Record<string, { cameOff?: number; eggs?: number; brushed?: boolean }> = {}
     let whole: number | null = null

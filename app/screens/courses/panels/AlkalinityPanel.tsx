@@ -1,14 +1,15 @@
 import { useId, useRef } from 'react'
 import { styled } from 'styled-components'
-import { animalGroupById } from '../../../../core/catalogue/animal-group.ts'
 import type { CoursePlan } from '../../../../core/courses/plan.ts'
-import { residentsOf } from '../../../../core/household/animals.ts'
-import { shelfOf } from '../../../../core/household/shelf.ts'
-import { netVolumeAt } from '../../../../core/household/tanks.ts'
-import { readingsOf } from '../../../../core/readings/latest.ts'
-import { alkalinityCorrection, testingDebt, type TestingDebt } from '../../../../core/readings/testing-debt.ts'
+import { shelfOf, type ShelfProduct } from '../../../../core/household/shelf.ts'
+import {
+  alkalinityCorrection,
+  correctionPortion,
+  testingDebt,
+  type AlkalinityCorrection,
+  type TestingDebt,
+} from '../../../../core/readings/testing-debt.ts'
 import { dayAs, momentBeside } from '../../../../core/time/words.ts'
-import { iso, MS_PER_DAY } from '../../../../core/time/zone.ts'
 import { measureText } from '../../../../core/words/measure.ts'
 import { figures, plural } from '../../../../core/words/numbers.ts'
 import { thisInstant, useNow } from '../../../frame/now.tsx'
@@ -17,6 +18,7 @@ import { useHousehold } from '../../../journal/provider.tsx'
 import { Button } from '../../../look/buttons.ts'
 import { useWidth } from '../../../look/useWidth.ts'
 import { Bar, Figure, Heading, Small, Stack } from '../../../look/text.ts'
+import { DoubtList, useDoubts } from '../../../safety/Doubts.tsx'
 import { Legend } from './legend.ts'
 
 const HEIGHT = 180
@@ -32,20 +34,13 @@ const Svg = styled.svg`
 `
 
 /** Readings solid, what is guessed since the last one hatched, and the band that it must not leave. */
-function DebtDrawing({
-  debt,
-  readings,
-  now,
-}: {
-  debt: TestingDebt
-  readings: readonly { at: number; value: number }[]
-  now: number
-}) {
+function DebtDrawing({ debt, now }: { debt: TestingDebt; now: number }) {
   const { settings } = useHousehold()
   const id = useId().replaceAll(':', '')
   const box = useRef<HTMLDivElement>(null)
   const width = useWidth(box)
   const { clock, units } = settings
+  const { readings } = debt
   const amount = (value: number) => measureText(value, 'dKH', units, 3)
   const from = readings[0]!.at
   const until = debt.path.at(-1)!.at
@@ -116,24 +111,13 @@ function DebtDrawing({
 export function AlkalinityPanel({ plan }: { plan: CoursePlan }) {
   const { journal, settings } = useHousehold()
   const now = useNow()
-  const { keep, busy, unkept } = useKeeping()
   const { tankId } = plan.course
   const debt = testingDebt(journal, tankId, now)
   if (!debt || plan.course.ended) return null
   const { clock, units } = settings
-  const netL = netVolumeAt(journal, tankId, now)
-  const hasSmallPolyp =
-    residentsOf(journal, tankId).some(({ group }) => group === 'coral-sps') ||
-    plan.facts.parts.some(({ group }) => animalGroupById(group ?? '')?.id === 'coral-sps')
-  const correction = netL === null ? null : alkalinityCorrection(debt, netL, hasSmallPolyp)
+  const correction = alkalinityCorrection(journal, tankId, debt)
   const product = shelfOf(journal).find(({ ingredient }) => ingredient === 'sodium-bicarbonate')
   const amount = (value: number) => measureText(value, 'dKH', units, 2)
-  const readings = readingsOf(journal, tankId, 'alk-kh').flatMap(({ at, content }) =>
-    at <= now && now - at < 30 * MS_PER_DAY && content.result.kind === 'value'
-      ? [{ at, value: content.result.value }]
-      : [],
-  )
-  const grams = correction ? correction.gramsToday / correction.portions : 0
   return (
     <section>
       <Heading>
@@ -146,7 +130,7 @@ export function AlkalinityPanel({ plan }: { plan: CoursePlan }) {
         <Legend>solid was tested, hatched is guessed</Legend>
       </Heading>
       <Stack $gap={10} style={{ paddingTop: 12 }}>
-        <DebtDrawing debt={debt} readings={readings} now={now} />
+        <DebtDrawing debt={debt} now={now} />
         {debt.alarmAt !== null && (
           <Bar $tone={debt.alarmAt <= now ? 'act' : 'soon'}>
             {debt.alarmAt <= now
@@ -164,42 +148,51 @@ export function AlkalinityPanel({ plan }: { plan: CoursePlan }) {
           <>
             <p>
               <Figure $size={26}>{figures(correction.gramsToday, 2)} g</Figure> of sodium bicarbonate today, in{' '}
-              {plural(correction.portions, 'portion')} of {figures(grams, 2)} g some hours apart:{' '}
-              {amount(correction.today)}, what a day takes counted in. At most {amount(correction.capPerDay)} more a
-              day, so {plural(correction.days, 'day')} to the middle of the band.
+              {plural(correction.portions, 'portion')} of {figures(correction.gramsToday / correction.portions, 2)} g
+              some hours apart: {amount(correction.today)}, what a day takes counted in. At most{' '}
+              {amount(correction.capPerDay)} more a day, so {plural(correction.days, 'day')} to the middle of the band.
             </p>
             <Small>
               By what is guessed: test first. Dissolve it in fresh water, in slowly, into strong flow; test again the
               next day.
             </Small>
-            {product && netL !== null && (
-              <div>
-                <Button
-                  isDisabled={busy}
-                  onPress={() =>
-                    void keep([
-                      {
-                        kind: 'dose',
-                        happened: iso(thisInstant()),
-                        tankId,
-                        ingredient: 'sodium-bicarbonate',
-                        productId: product.id,
-                        amount: (1000 * grams) / product.mgPerUnit,
-                        unit: product.unit,
-                        massMg: 1000 * grams,
-                        courseId: plan.course.id,
-                      },
-                    ])
-                  }
-                >
-                  Log one portion, {figures((1000 * grams) / product.mgPerUnit, 3)} {product.unit}
-                </Button>
-              </div>
-            )}
-            {unkept && <UnkeptNote unkept={unkept} />}
+            {product && <Portion plan={plan} correction={correction} product={product} />}
           </>
         )}
       </Stack>
     </section>
+  )
+}
+
+/** One portion, ready to be logged: what the tool can measure, and what the water speaks against it. */
+function Portion({
+  plan,
+  correction,
+  product,
+}: {
+  plan: CoursePlan
+  correction: AlkalinityCorrection
+  product: ShelfProduct
+}) {
+  const now = useNow()
+  const { keep, busy, unkept } = useKeeping()
+  const { tankId, id: courseId } = plan.course
+  const at = (instant: number) => correctionPortion(correction, product, { tankId, courseId, at: instant })
+  const portion = at(now)
+  const doubts = useDoubts(portion ? [portion] : [])
+  if (!portion) return <Small>The tool of {product.name} cannot measure so little: make up a stock.</Small>
+  return (
+    <>
+      <DoubtList doubts={doubts} />
+      <div>
+        <Button
+          isDisabled={busy || !doubts.isClear}
+          onPress={() => void keep(doubts.answered([at(thisInstant()) ?? portion]))}
+        >
+          Log one portion, {figures(portion.amount, 3)} {portion.unit}
+        </Button>
+      </div>
+      {unkept && <UnkeptNote unkept={unkept} />}
+    </>
   )
 }

@@ -18,8 +18,9 @@ import { useNow } from '../../../frame/now.tsx'
 import { useHousehold } from '../../../journal/provider.tsx'
 import { ButtonLink, PlainButton } from '../../../look/buttons.ts'
 import { Bar, Facts, Figure, Heading, Line, Ruled, Small, Stack } from '../../../look/text.ts'
+import { Cancelled } from '../../../worker/core-thread.ts'
 import { coreThread } from '../../../worker/thread.ts'
-import { Legend } from './legend.ts'
+import { Legend, Slide } from './legend.ts'
 
 const Scroll = styled.div`
   overflow-x: auto;
@@ -39,18 +40,8 @@ const Cell = styled.td<{ $look: 'done' | 'missing' | 'none' }>`
   }
 `
 
-const Slide = styled.label`
-  display: grid;
-  grid-template-columns: minmax(0, 1fr) auto;
-  gap: 2px 12px;
-  font-size: 15px;
-  input {
-    grid-column: 1 / -1;
-    width: 100%;
-    min-height: 44px;
-    accent-color: var(--second);
-  }
-`
+/** A slider that stands so long has come to rest. */
+const RESTS_MS = 150
 
 const STATES: Record<RoundState, string> = {
   open: 'under way',
@@ -205,7 +196,12 @@ function useClearance(dips: DipsState, assumed: DipAssumptions, extra: number, n
   const input = clearanceInput(dips, assumed, extra, hour)
   const { data } = useQuery({
     queryKey: ['clearance', input],
-    queryFn: () => coreThread.run('pest.clearanceByCounts', input!),
+    queryFn: async ({ signal }) => {
+      // While a slider moves only where it rests is asked.
+      await new Promise((rest) => setTimeout(rest, RESTS_MS))
+      if (signal.aborted) throw new Cancelled()
+      return coreThread.run('pest.clearanceByCounts', input!)
+    },
     enabled: input !== null,
     placeholderData: keepPreviousData,
     staleTime: Infinity,

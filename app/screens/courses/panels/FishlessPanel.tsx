@@ -1,5 +1,4 @@
 import { useId, useState } from 'react'
-import { styled } from 'styled-components'
 import type { CoursePlan } from '../../../../core/courses/plan.ts'
 import { priceOfWaiting, restocking } from '../../../../core/courses/outlook/fallow-price.ts'
 import { fishlessRisk, usualSlowShare } from '../../../../core/courses/outlook/fishless-risk.ts'
@@ -13,20 +12,7 @@ import { useNow } from '../../../frame/now.tsx'
 import { useHousehold } from '../../../journal/provider.tsx'
 import { Figure, Heading, Ruled, Small, Stack } from '../../../look/text.ts'
 import { FallowCurve } from './FallowCurve.tsx'
-import { Legend } from './legend.ts'
-
-const Slide = styled.label`
-  display: grid;
-  grid-template-columns: minmax(0, 1fr) auto;
-  gap: 2px 12px;
-  font-size: 15px;
-  input {
-    grid-column: 1 / -1;
-    width: 100%;
-    min-height: 44px;
-    accent-color: var(--second);
-  }
-`
+import { Legend, Slide } from './legend.ts'
 
 /** A slow strain is taken as likely as this at most. */
 const MOST_SLOW_PERCENT = 30

@@ -17,3 +17,17 @@ export const RoundRow = styled.div<{ $isAhead: boolean }>`
   font-size: 15px;
   ${({ $isAhead }) => $isAhead && 'color: var(--quiet);'}
 `
+
+/** An assumption that is slid: its words, its number, and the slider under both. */
+export const Slide = styled.label`
+  display: grid;
+  grid-template-columns: minmax(0, 1fr) auto;
+  gap: 2px 12px;
+  font-size: 15px;
+  input {
+    grid-column: 1 / -1;
+    width: 100%;
+    min-height: 44px;
+    accent-color: var(--second);
+  }
+`

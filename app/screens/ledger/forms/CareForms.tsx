@@ -1,16 +1,15 @@
 import { useState } from 'react'
 import { useForm } from 'react-hook-form'
-import { CAME_IN_WORDS } from '../../../../core/courses/wait-warnings.ts'
 import { ingredientById } from '../../../../core/catalogue/ingredient.ts'
 
 import { shelfOf } from '../../../../core/household/shelf.ts'
-import { tanksOf } from '../../../../core/household/tanks.ts'
 import type { ContentOf } from '../../../../core/journal/entry.ts'
 
 import { shownFigure, shownUnit, toKept } from '../../../../core/words/measure.ts'
 import { figures } from '../../../../core/words/numbers.ts'
 
 import { iso } from '../../../../core/time/zone.ts'
+import { ContactFields } from '../../../courses/ContactFields.tsx'
 import { CountEffects } from '../../../courses/CountEffects.tsx'
 import { thisInstant } from '../../../frame/now.tsx'
 import { SelectField, TextField } from '../../../fields/fields.tsx'
@@ -18,7 +17,6 @@ import type { Problem } from '../../../fields/shell.tsx'
 import type { WhenValues } from '../../../fields/when.tsx'
 import { useHousehold } from '../../../journal/provider.tsx'
 
-import { CONTACT_WORDS } from '../../../words/entries.ts'
 import { EntryForm, useStartWhen, type FormProps } from './EntryForm.tsx'
 
 import { found, numberOf } from './number-of.ts'
@@ -168,7 +166,6 @@ interface ContactValues extends WhenValues {
 
 /** Something wet of another system that touched this water. */
 export function ContactForm({ tank, day, correcting, onDone }: FormProps<ContentOf<'contact'>>) {
-  const { journal } = useHousehold()
   const start = useStartWhen({ day, ...(correcting && { correcting }) })
   const form = useForm<ContactValues>({
     defaultValues: { what: correcting?.content.what ?? 'tool', from: correcting?.content.from ?? '', ...start },
@@ -196,24 +193,7 @@ export function ContactForm({ tank, day, correcting, onDone }: FormProps<Content
     >
       {() => (
         <>
-          <SelectField
-            control={form.control}
-            name="what"
-            label="What touched it"
-            options={Object.entries(CONTACT_WORDS).map(([value, label]) => ({ value, label }))}
-            hint={CAME_IN_WORDS[what]}
-          />
-          <SelectField
-            control={form.control}
-            name="from"
-            label="From"
-            options={[
-              { value: '', label: 'outside, or not known' },
-              ...tanksOf(journal)
-                .filter(({ id }) => id !== tank.id)
-                .map(({ id, name }) => ({ value: id, label: name })),
-            ]}
-          />
+          <ContactFields control={form.control} tankId={tank.id} what={what} label="What touched it" />
           <CountEffects
             content={{
               kind: 'contact',
