@@ -1,4 +1,4 @@
-import { useState } from 'react'
+import { lazy, Suspense, useState } from 'react'
 import { styled } from 'styled-components'
 import { arrivalTaskContents, type ArrivalAnswer, type ArrivalTask } from '../../core/arrivals/tasks.ts'
 import { animalById } from '../../core/household/animals.ts'
@@ -10,6 +10,8 @@ import { Button, ButtonLink, PlainButton, PrimaryButton } from '../look/buttons.
 import { Line, Stack } from '../look/text.ts'
 import { TaskShell } from '../schedule/TaskShell.tsx'
 import { animalName } from '../words/entries.ts'
+
+const ToolChoice = lazy(async () => ({ default: (await import('../safety/ToolChoice.tsx')).ToolChoice }))
 
 const Seen = styled.label`
   display: flex;
@@ -46,6 +48,11 @@ export function ArrivalTaskCard({ task, next, onSeen }: ArrivalTaskCardProps) {
   const canWait = task.kind !== 'stop' && task.introId === undefined
   return (
     <TaskShell task={task} kind={task.kind} heading="h2" canWait={canWait} canSkip={canWait}>
+      {task.gearId !== undefined && (
+        <Suspense fallback={null}>
+          <ToolChoice task={task} />
+        </Suspense>
+      )}
       <Act task={task} next={next} busy={busy} onDone={done} onSeen={onSeen} />
       {unkept && <UnkeptNote unkept={unkept} />}
     </TaskShell>
@@ -135,6 +142,12 @@ function Act({
           <Main onPress={() => onDone()} isDisabled={busy || task.state === 'ahead'}>
             Done
           </Main>
+        </div>
+      )
+    case 'coral-look':
+      return (
+        <div>
+          <ButtonLink href={`/tanks/${task.tankId}/corals`}>How it looks</ButtonLink>
         </div>
       )
     case 'training':

@@ -1,5 +1,6 @@
 import { useMemo } from 'react'
 import { choreTasks } from '../../core/schedule/chores.ts'
+import { coralLookTasks } from '../../core/schedule/coral-looks.ts'
 import { introductionTasks } from '../../core/arrivals/introduction-tasks.ts'
 import { arrivalTasks, type ArrivalTask } from '../../core/arrivals/tasks.ts'
 import type { Day, ZoneClock } from '../../core/time/zone.ts'
@@ -24,6 +25,7 @@ export function useArrivalTasks(): ArrivalTask[] {
           kind: 'chore',
           animalIds: [],
         })),
+        ...coralLookTasks(journal, now).map((task): ArrivalTask => ({ ...task, kind: 'coral-look', animalIds: [] })),
       ]
     },
     // eslint-disable-next-line react-hooks/exhaustive-deps -- the revision says when the journal has grown

@@ -1,3 +1,5 @@
+import { lazy, Suspense } from 'react'
+import { takesTool } from '../../core/biosecurity/tools.ts'
 import type { CoursePlan } from '../../core/courses/plan.ts'
 import type { CourseTask } from '../../core/courses/tasks.ts'
 import { tankById } from '../../core/household/tanks.ts'
@@ -10,6 +12,8 @@ import type { FormName } from './acts/act-props.ts'
 import { TaskAct } from './acts/TaskAct.tsx'
 import { waitingOf } from '../../core/courses/waiting.ts'
 import { amountText, makesText } from './words.ts'
+
+const ToolChoice = lazy(async () => ({ default: (await import('../safety/ToolChoice.tsx')).ToolChoice }))
 
 interface TaskCardProps {
   plan: CoursePlan
@@ -40,6 +44,11 @@ export function TaskCard({ plan, task, next, heading, onForm }: TaskCardProps) {
         </>
       }
     >
+      {takesTool(task.act) && task.state !== 'ahead' && (
+        <Suspense fallback={null}>
+          <ToolChoice task={task} />
+        </Suspense>
+      )}
       <TaskAct plan={plan} task={task} next={next} onForm={onForm} />
     </TaskShell>
   )

@@ -15,6 +15,7 @@ export const CONTACT_WORDS: Record<ContentOf<'contact'>['what'], string> = {
   hand: 'a wet hand',
   snail: 'a snail',
   plug: 'a plug or rock',
+  suspect: 'a suspicion',
 }
 
 export const partName = (journal: Journal, id: string): string => partById(journal, id)?.name ?? id

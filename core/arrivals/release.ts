@@ -144,6 +144,8 @@ export function releaseContents(journal: Journal, run: Run, now: number): Conten
   const switches = releaseSteps(journal, run)
     .flatMap((step) => step.switches ?? [])
     .map(({ item, running }): Content => ({ kind: 'equipment', happened, tankId: start.tankId, item, running }))
+  const sizeOf = (id: string) =>
+    journal.ofKind('expected').findLast(({ content }) => content.expectedId === id)?.content.sizeCm
   const across = start.animals.map(({ animalId, species, group, name, count, noQuarantine, partOf }): Content =>
     start.fromTankId === undefined
       ? {
@@ -157,6 +159,7 @@ export function releaseContents(journal: Journal, run: Run, now: number): Conten
           ...(name !== undefined && { name }),
           ...(start.source !== undefined && { source: start.source }),
           hoursInTransit: start.shippingHours,
+          ...(sizeOf(animalId) !== undefined && { sizeCm: sizeOf(animalId) }),
           expectedId: animalId,
           runId: run.id,
           ...(noQuarantine && { noQuarantine }),

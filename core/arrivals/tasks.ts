@@ -25,6 +25,7 @@ export type ArrivalTaskKind =
   | 'wound-check'
   | 'training'
   | 'chore'
+  | 'coral-look'
 
 /** Something due for animals that came in, worked out from their arrival and what was done since. */
 export interface ArrivalTask extends Task {
@@ -289,6 +290,7 @@ export function arrivalTaskContents(
     case 'open':
     case 'stop':
     case 'training':
+    case 'coral-look':
       return [done]
   }
 }

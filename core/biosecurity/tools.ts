@@ -1,3 +1,4 @@
+import type { Act } from '../catalogue/courses/definitions.ts'
 import { changed } from '../household/changed.ts'
 import type { ContentOf } from '../journal/entry.ts'
 import type { Journal } from '../journal/journal.ts'
@@ -47,6 +48,20 @@ export function toolsOf(journal: Journal): Tool[] {
       }))
   })
 }
+
+/** What is done with a net, a siphon, a cup or the hand in the water. */
+const ACTS_WITH_TOOL: ReadonlySet<Act> = new Set(['bath', 'bench', 'change', 'move'])
+
+/** Whether a task takes a tool into the water, so that it is asked whose the tool is. */
+export const takesTool = (act: Act): boolean => ACTS_WITH_TOOL.has(act)
+
+/**
+ * Whether a tool has to be asked about before it goes into a tank: it is not that tank's own, and it may be wet of another
+ * (quarantine.md 8, own tools).
+ * @param now ms
+ */
+export const mayCross = (tool: Tool, tankId: string, now: number): boolean =>
+  tool.tankId !== tankId && !isSterile(tool, now)
 
 /** Whether a tool was bleached or dried for a day; whether it was in water since only the keeper can say. */
 export const isSterile = ({ cleaned }: Tool, now: number): boolean => cleaned !== null && cleaned.readyAt <= now

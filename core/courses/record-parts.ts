@@ -35,7 +35,7 @@ export function cleanedSets(journal: Journal, course: Course, until: number): Co
  * Contacts that may bring a parasite of fish: quarantine.md 7.5. A wet tool carries fish water; a hand is rinsed and dried before it
  * goes in, and sets nothing back (EA).
  */
-export const WET_CONTACTS: ReadonlySet<string> = new Set(['fish', 'water', 'tool', 'snail', 'plug'])
+export const WET_CONTACTS: ReadonlySet<string> = new Set(['fish', 'water', 'tool', 'snail', 'plug', 'suspect'])
 
 /** What bears on a count of days without fish. */
 export function fallowFacts(

@@ -113,6 +113,8 @@ export interface CourseRecord {
     what?: ContentOf<'contact'>['what']
     animalId?: string
   }[]
+  /** When something in that water was suspected: of a coral course alone. */
+  suspectedAt: number[]
   /** Local feeds of that tank. */
   feeds: number[]
   /** Doses of the course's counts of doses, in order. */
@@ -347,6 +349,13 @@ export function recordOf(journal: Journal, course: Course, now: number): CourseR
     counts: hasParts ? countsOf(journal, course, until) : [],
     parts: isPlan ? partsOf(journal, course.tankId, course.partIds) : hasParts ? hostsOf(journal, course) : [],
     dips: dipsOf(journal, course, until),
+    suspectedAt:
+      kind === 'coral'
+        ? journal
+            .ofKind('contact')
+            .filter(({ content }) => content.what === 'suspect' && content.tankId === course.tankId)
+            .flatMap(({ at }) => (at > course.startedAt && at <= until ? [at] : []))
+        : [],
     sessions: sessionsOf(journal, course, until),
     away: journal
       .ofKind('away')

@@ -30,6 +30,7 @@ export const CAME_IN_WORDS: Readonly<Record<ContentOf<'contact'>['what'], string
   hand: 'A wet hand of another system was in the water: rinse and dry hands before they go in.',
   snail: 'A snail that was not quarantined came in: cysts sit on shells.',
   plug: 'A plug or frag that was not quarantined came in: cysts sit on everything hard.',
+  suspect: 'A coral, a snail or a hitchhiker is suspect: suspicion is enough, and the whole batch is at day 0 again.',
 }
 
 /** What set the days without fish back, in its own sentence, and from when they count. */
@@ -66,7 +67,7 @@ export function fishlessSentences({ journal, settings, facts, fishless }: WaitIn
 }
 
 /** What stands in the way of clean dips. */
-export function dipSentences({ settings, facts, dips }: WaitInput): CourseWarning[] {
+export function dipSentences({ settings, facts, dips, fishless }: WaitInput): CourseWarning[] {
   if (!dips) return []
   const when = (at: number) => momentBeside(at, facts.now, settings.clock)
   const { pace, rounds, hosts, restarts } = dips
@@ -97,6 +98,12 @@ export function dipSentences({ settings, facts, dips }: WaitInput): CourseWarnin
       id: 'late-dip',
       tone: 'soon',
       text: `The dip ${when(restarts.at(-1)!.at)} came over ${pace.mostDays} days after the one before: hatchlings may have laid meanwhile, so the clean dips began again with it.`,
+    })
+  else if (restarts.at(-1)?.why === 'suspicion' && dips.state !== 'full' && !fishless)
+    warnings.push({
+      id: 'suspicion',
+      tone: 'soon',
+      text: `${CAME_IN_WORDS.suspect} That was ${when(restarts.at(-1)!.at)}: the clean dips count from there.`,
     })
   if (dips.seenAt !== null && dips.has === 0 && dips.state !== 'full') {
     const lost = restarts.at(-1)

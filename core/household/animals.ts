@@ -25,6 +25,8 @@ export interface Animal {
   name: string | null
   species: string
   group: string
+  /** A fish’s length, cm; null where it was never written. */
+  sizeCm: number | null
   /** How many there are now; 0 after its end. */
   count: number
   arrivedAt: number
@@ -45,6 +47,7 @@ interface Start {
   name: string | undefined
   species: string
   group: string
+  sizeCm?: number | undefined
 }
 
 function startOf(journal: Journal, id: string, line: Line): Start | null {
@@ -57,6 +60,7 @@ function startOf(journal: Journal, id: string, line: Line): Start | null {
       name: content.name,
       species: content.species,
       group: content.group,
+      sizeCm: content.sizeCm,
     }
   if (content.kind !== 'move' || content.newAnimalId !== id || content.animalId === id) return null
   const parent = journal.about(`life:${content.animalId}`).find((other) => other.content.kind === 'arrival')
@@ -69,6 +73,7 @@ function startOf(journal: Journal, id: string, line: Line): Start | null {
         name: undefined,
         species: parent.species,
         group: parent.group,
+        sizeCm: parent.sizeCm,
       }
     : null
 }
@@ -86,6 +91,7 @@ function describe(journal: Journal, id: string): Animal | null {
           name: start.name === undefined ? null : isolated(start.name),
           species: isolated(start.species),
           group: start.group,
+          sizeCm: start.sizeCm ?? null,
           count: start.count,
           arrivedAt: start.at,
           firstCount: start.count,
@@ -96,10 +102,11 @@ function describe(journal: Journal, id: string): Animal | null {
       continue
     }
     if (content.kind === 'animal-change' && content.animalId === id) {
-      const { name, species, group } = content.changes
+      const { name, species, group, sizeCm } = content.changes
       if (name !== undefined) animal.name = isolated(name)
       if (species !== undefined) animal.species = isolated(species)
       if (group !== undefined) animal.group = group
+      if (sizeCm !== undefined) animal.sizeCm = sizeCm
     }
     if (animal.end) continue
     const lose = (by: number, why: CountChange['why'], cause?: string) => {

@@ -3,6 +3,7 @@ import { feedsWithFilms, filmContent } from '../courses/outlook/feeds-and-films.
 import { refugeScores } from '../courses/outlook/refuge.ts'
 import { courseById } from '../courses/course.ts'
 import { taskContents } from '../courses/task-contents.ts'
+import { coralLookTasks } from '../schedule/coral-looks.ts'
 import { conditionContent, coralSetup, coralsOf, placeLog, spareCopies, unnamedCorals } from './corals.ts'
 import { animalById } from './animals.ts'
 import { partById } from './parts.ts'
@@ -42,6 +43,24 @@ test('a coral goes with the animal that it is: moved with it, and gone with it',
     where: [],
     wasLost: true,
   })
+})
+
+test('three days after its move a coral is to be looked at, in the ledger, until it was', () => {
+  const it = fragTub()
+  it.write({
+    kind: 'part-change',
+    ...it.at(1, '10:00'),
+    partId: 'zoa',
+    changes: { place: { compartment: 'left rack' } },
+  })
+  const asked = (day: number) =>
+    coralLookTasks(it.journal, it.ms(day, '12:00')).map(({ title, state }) => [title, state])
+  expect(asked(2)).toEqual([['Look at zoa in its new place', 'ahead']])
+  expect(asked(4)).toEqual([['Look at zoa in its new place', 'due']])
+  expect(asked(7)).toEqual([['Look at zoa in its new place', 'late']])
+  expect(asked(30)).toEqual([])
+  it.write(conditionContent(coralsOf(it.journal, 'frag')[0]!, 3, it.ms(5, '12:00')))
+  expect(asked(6)).toEqual([])
 })
 
 test('spare copies: of one name over all tanks; a single piece first, unless somebody else holds one', () => {

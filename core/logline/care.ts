@@ -20,7 +20,7 @@ const BATH_WORDS = new Set(['bath', 'dip', 'dipped', 'bathed'])
 const FEED_WORDS = new Set(['feed', 'fed'])
 const TOP_OFF_WORDS = new Set(['top-off', 'topoff', 'top-up', 'topup'])
 const CONTACT_WORDS = new Set(['contact', 'touched'])
-const WHAT_TOUCHED: ReadonlySet<string> = new Set(['fish', 'water', 'tool', 'hand', 'snail', 'plug'])
+const WHAT_TOUCHED: ReadonlySet<string> = new Set(['fish', 'water', 'tool', 'hand', 'snail', 'plug', 'suspect'])
 
 /** What is counted, by the words it may be called. */
 const MEASURES: Readonly<Record<string, NonNullable<ContentOf<'count'>['measure']>>> = {
@@ -274,7 +274,8 @@ function readFeed(line: string, tokens: readonly Token[], tank: Tank, happened: 
 function readContact(tokens: readonly Token[], tank: Tank, happened: string, { journal }: LogContext): Kept | Stop {
   const words = tokens.filter(({ key }) => !['by', 'from', 'of', 'a', 'wet'].includes(key))
   const what = words[0]
-  if (!what || !WHAT_TOUCHED.has(what.key)) return unclear('touched by what? fish, water, tool, hand, snail or plug')
+  if (!what || !WHAT_TOUCHED.has(what.key))
+    return unclear('touched by what? fish, water, tool, hand, snail, plug or suspect')
   const named = words[1]
   const from =
     named && tanksOf(journal).find(({ short, name }) => [short, name].some((one) => one.toLowerCase() === named.key))

@@ -4,6 +4,7 @@ import type { Content } from '../journal/entry.ts'
 import { Journal } from '../journal/journal.ts'
 import { scribe } from '../journal/testing.ts'
 import { MS_PER_DAY } from '../time/zone.ts'
+import { runOperation } from '../operations/run.ts'
 import { expectedReading } from './expected.ts'
 import { raisedBy } from './raises.ts'
 import { alkalinityCorrection, correctionPortion, testingDebt } from './testing-debt.ts'
@@ -47,6 +48,13 @@ test('0.1 dKH vanish a day: the guess falls and widens with the days untested', 
   const debt = testingDebt(journal, 'frag', ms(13))!
   expect(debt.uptakePerDay).toBeCloseTo(0.1, 6)
   expect(debt.daysUntested).toBe(3)
+  // The screen's figure is the command line's.
+  const asked = runOperation('uptake.estimate', {
+    readings: debt.readings.map(({ at: when, value }) => ({ at: new Date(when).toISOString(), value })),
+    additions: [],
+    waterChanges: [],
+  })
+  expect(asked.ok && asked.value.meanPerDay).toBe(debt.uptakePerDay)
   expect(debt.now.value).toBeCloseTo(7.2, 6)
   // By the kit: √2 · 0.3 over the ten days between the first test and the last.
   expect(debt.uptakeError).toBeCloseTo((Math.SQRT2 * 0.3) / 10, 6)

@@ -343,6 +343,7 @@ function newcomer({ animalId, name, species, group, count, tankId }: ContentOf<'
     group,
     count,
     firstCount: count,
+    sizeCm: null,
     arrivedAt: at,
     stays: [{ tankId, from: at, to: null }],
     changes: [],

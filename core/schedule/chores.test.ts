@@ -35,6 +35,12 @@ const word = (day: number, ordinal: number, state: 'done' | 'postponed', until?:
 const tasks = (journal: Journal, day: number, time?: string) =>
   choreTasks(journal, settings, ms(day, time), settings.clock.dayOf(ms(day)) + 21)
 
+test('a chore keeps the tool it is done with, until another is named', () => {
+  const journal = house({ kind: 'chore', ...at(2), choreId: 'pump', gearId: 'brush' })
+  expect(tasks(journal, 3)[0]).toMatchObject({ title: 'clean the pump', gearId: 'brush' })
+  expect(tasks(house(), 3)[0]).not.toHaveProperty('gearId')
+})
+
 test('due a week after it was set, late after its grace, and again a week after it was done', () => {
   const journal = house()
   expect(tasks(journal, 2)[0]).toMatchObject({

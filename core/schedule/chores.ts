@@ -11,6 +11,8 @@ export interface Chore {
   tankId: string
   everyDays: number
   setAt: number
+  /** The tool it is done with. */
+  gearId?: string
 }
 
 /** Chores are due in the morning. */
@@ -34,6 +36,7 @@ export function choresOf(journal: Journal): Chore[] {
         tankId,
         everyDays,
         setAt: before?.setAt ?? at,
+        ...((content.gearId ?? before?.gearId) && { gearId: content.gearId ?? before?.gearId }),
         retired: content.retired ?? before?.retired ?? false,
       })
     }
@@ -79,6 +82,7 @@ export function choreTasks(journal: Journal, settings: Settings, now: number, ho
       {
         id,
         tankId: chore.tankId,
+        ...(chore.gearId !== undefined && { gearId: chore.gearId }),
         title: chore.name,
         why: `every ${chore.everyDays === 1 ? 'day' : `${chore.everyDays} days`}${
           off > 0 ? `; put off ${off === 1 ? 'once' : `${off} times`}` : ''

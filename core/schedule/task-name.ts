@@ -23,6 +23,7 @@ const NAMES: Readonly<Record<string, string>> = {
   'step-3': 'score of the plan',
   'step-4': 'last step of the plan',
   chore: 'chore',
+  'coral-look': 'look at a moved coral',
   'first-meal': 'first meal',
   'evening-check': 'look before the night',
   'morning-check': 'head count',
@@ -52,7 +53,7 @@ export function taskName(taskId: string): string | null {
     return PREPARATION_TICKS.find(({ id }) => id === parts.at(-1))?.title ?? 'preparation of a tank'
   // A training's id begins with its kind; those of a course, a run and an introduction have whose it is first.
   const kind =
-    parts[0] === 'training' || parts[0] === 'chore'
+    parts[0] === 'training' || parts[0] === 'chore' || parts[0] === 'coral-look'
       ? parts[0]
       : parts[0] === 'arrival' || parts[0] === 'introduction'
         ? parts[2]

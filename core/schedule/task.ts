@@ -24,6 +24,8 @@ export interface Task extends Standing {
   /** Why now, in a few words. */
   why: string
   animalIds?: readonly string[]
+  /** The tool it is done with, where one is named. */
+  gearId?: string
 }
 
 /** How pressing something is. */

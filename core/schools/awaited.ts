@@ -14,6 +14,7 @@ export const awaitedAsAnimals = (journal: Journal): Animal[] =>
       group,
       count,
       firstCount: count,
+      sizeCm: null,
       arrivedAt: dueAt,
       stays: [],
       changes: [],

@@ -21,6 +21,7 @@ const fish = (group: string, name = 'Fin'): Animal => ({
   group,
   count: 1,
   firstCount: 1,
+  sizeCm: null,
   arrivedAt: 0,
   stays: [],
   changes: [],

@@ -10,6 +10,7 @@ import { planAcclimation } from '../../core/acclimation/plan.ts'
 import { simulateAcclimation } from '../../core/acclimation/simulate.ts'
 import { concentrationFit } from '../../core/concentration/fit.ts'
 import { pestClearance } from '../../core/pests/clearance.ts'
+import { pestClearanceByCounts } from '../../core/pests/clearance-by-counts.ts'
 import { expectOk } from '../../core/result/result.ts'
 import { courseRisk } from '../../core/risk/course-risk.ts'
 import { iso } from '../../core/time/zone.ts'
@@ -125,6 +126,22 @@ const sixty = timed(1, () => {
       .points.length
   return points
 })
+const counts = {
+  cameOff: 3,
+  eggsMean: 20,
+  hatchHours: { min: 96, max: 240 },
+  maturationHours: { min: 336, max: 504 },
+  eggsPerAdultPerDay: 2,
+  killMobile: 0.9,
+  removeEggs: 0.1,
+  cleanDipsHours: [120, 240, 360],
+  runs: 4000,
+  seed: 7,
+}
+const byCounts = timed(1, () => expectOk(pestClearanceByCounts(counts)).overShare)
+console.log(
+  `pest.clearanceByCounts at 4,000 runs ${byCounts.ms.toFixed(0)} ms, ${(byCounts.ms / 1000).toFixed(2)} of the second it may take; it runs in the worker`,
+)
 console.log(
   `acclimation.plan ${plan.ms.toFixed(1)} ms, 60 simulations ${sixty.ms.toFixed(1)} ms: ${(plan.ms / sixty.ms).toFixed(2)} of them`,
 )

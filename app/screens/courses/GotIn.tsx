@@ -14,12 +14,12 @@ import { Line, Small, Stack } from '../../look/text.ts'
 type What = ContentOf<'contact'>['what']
 
 /** Something wet of another system got in: what it means, what it sets back, and then it is logged. */
-export function GotIn({ plan, onDone }: { plan: CoursePlan; onDone: () => void }) {
+export function GotIn({ plan, what: first, onDone }: { plan: CoursePlan; what: What; onDone: () => void }) {
   const now = useNow()
   const { keep, busy, unkept } = useKeeping()
   const [startedAt] = useState(() => thisInstant())
   const tankId = tankOfPlan(plan)
-  const form = useForm<{ what: What; from: string }>({ defaultValues: { what: 'tool', from: '' } })
+  const form = useForm<{ what: What; from: string }>({ defaultValues: { what: first, from: '' } })
   const { what, from } = form.watch()
   const contentAt = (at: number): Content =>
     // A fish that nobody has on record comes into a school as an event of that school.
@@ -30,11 +30,6 @@ export function GotIn({ plan, onDone }: { plan: CoursePlan; onDone: () => void }
     <Stack $gap={12}>
       <ContactFields control={form.control} tankId={tankId} what={what} label="What got in" />
       <CountEffects content={contentAt(startedAt)} now={now} />
-      {plan.course.definition.kind === 'coral' && (
-        <Small>
-          One suspect coral, snail or hitchhiker is enough: log it here, and the whole batch is at day 0 again.
-        </Small>
-      )}
       <Small>A fish that is moved or arrives by the ledger is counted without this.</Small>
       {unkept && <UnkeptNote unkept={unkept} />}
       <Line>

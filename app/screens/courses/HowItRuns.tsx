@@ -20,7 +20,7 @@ import { GotIn } from './GotIn.tsx'
 const clockText = (minute: number) =>
   `${String(Math.floor(minute / 60)).padStart(2, '0')}:${String(minute % 60).padStart(2, '0')}`
 
-type Open = 'change' | 'event' | 'stop' | null
+type Open = 'change' | 'event' | 'suspect' | 'stop' | null
 
 /** How a course is run, changing that, telling it what nothing else in the journal tells, and ending it early. */
 export function HowItRuns({ plan }: { plan: CoursePlan }) {
@@ -87,12 +87,17 @@ export function HowItRuns({ plan }: { plan: CoursePlan }) {
           {course.definition.kind !== 'plan' && (
             <PlainButton onPress={() => setOpen('event')}>something got in</PlainButton>
           )}
+          {course.definition.kind === 'coral' && (
+            <PlainButton onPress={() => setOpen('suspect')}>suspicion: all to day 0</PlainButton>
+          )}
           <PlainButton onPress={() => setOpen('stop')}>stop the course</PlainButton>
         </Line>
       )}
       <div style={{ paddingTop: open ? 14 : 0 }}>
         {open === 'change' && <ChangeForm plan={plan} onDone={close} />}
-        {open === 'event' && <GotIn plan={plan} onDone={close} />}
+        {(open === 'event' || open === 'suspect') && (
+          <GotIn plan={plan} what={open === 'suspect' ? 'suspect' : 'tool'} onDone={close} />
+        )}
         {open === 'stop' && <StopForm plan={plan} onDone={close} />}
       </div>
     </section>

@@ -100,6 +100,7 @@ function AddToTank({ tank, expected }: { tank: Tank; expected: ExpectedArrival |
         ...(values.name.trim() && { name: values.name.trim() }),
         ...(values.source.trim() && { source: values.source.trim() }),
         ...(hours !== undefined && { hoursInTransit: hours }),
+        ...(expected?.sizeCm !== undefined && { sizeCm: expected.sizeCm }),
         ...(expected && { expectedId: expected.expectedId }),
       },
     ]

@@ -1,10 +1,11 @@
 import { useState } from 'react'
 import { Form } from 'react-aria-components'
 import { useForm } from 'react-hook-form'
+import { toolsOf } from '../../../core/biosecurity/tools.ts'
 import { choresOf } from '../../../core/schedule/chores.ts'
 import type { Tank } from '../../../core/household/tanks.ts'
 import { iso } from '../../../core/time/zone.ts'
-import { TextField } from '../../fields/fields.tsx'
+import { SelectField, TextField } from '../../fields/fields.tsx'
 import type { Problem } from '../../fields/shell.tsx'
 import { thisInstant } from '../../frame/now.tsx'
 import { useKeeping, UnkeptNote } from '../../journal/keeping.tsx'
@@ -18,9 +19,10 @@ export function ChoreList({ tank }: { tank: Tank }) {
   const { keep, busy, unkept } = useKeeping()
   const [problems, setProblems] = useState<Record<string, Problem>>({})
   const [isOpen, setIsOpen] = useState(false)
-  const form = useForm({ defaultValues: { name: '', everyDays: '7' } })
+  const form = useForm({ defaultValues: { name: '', everyDays: '7', gearId: '' } })
   const chores = choresOf(journal).filter(({ tankId }) => tankId === tank.id)
-  const send = form.handleSubmit(async ({ name, everyDays }) => {
+  const tools = toolsOf(journal)
+  const send = form.handleSubmit(async ({ name, everyDays, gearId }) => {
     const days = Number(everyDays)
     const found: Record<string, Problem> = {}
     if (name.trim() === '') found['name'] = { message: 'what is done, such as “clean the pump”' }
@@ -36,6 +38,7 @@ export function ChoreList({ tank }: { tank: Tank }) {
         name: name.trim(),
         tankId: tank.id,
         everyDays: days,
+        ...(gearId !== '' && { gearId }),
       },
     ])
     if (kept) {
@@ -84,6 +87,18 @@ export function ChoreList({ tank }: { tank: Tank }) {
               figure
               problem={problems['everyDays']}
             />
+            {tools.length > 0 && (
+              <SelectField
+                control={form.control}
+                name="gearId"
+                label="With"
+                options={[
+                  { value: '', label: 'no tool, or whichever' },
+                  ...tools.map(({ id, name }) => ({ value: id, label: name })),
+                ]}
+                hint="One of another tank is asked about each time, before it goes in."
+              />
+            )}
             {unkept && <UnkeptNote unkept={unkept} />}
             <Line>
               <Button type="submit" isDisabled={busy}>

@@ -1,12 +1,11 @@
 import { useState } from 'react'
 import { Form } from 'react-aria-components'
 import { useForm } from 'react-hook-form'
-import { isSterile, toolsOf, type Tool } from '../../../core/biosecurity/tools.ts'
+import { toolsOf, type Tool } from '../../../core/biosecurity/tools.ts'
 import { tanksOf, type Tank } from '../../../core/household/tanks.ts'
-import type { Content } from '../../../core/journal/entry.ts'
 import { momentBeside } from '../../../core/time/words.ts'
 import { iso } from '../../../core/time/zone.ts'
-import { CountEffects } from '../../courses/CountEffects.tsx'
+import { ToolCrossing } from '../../safety/ToolCrossing.tsx'
 import { CheckField, SelectField, TextField } from '../../fields/fields.tsx'
 import type { Problem } from '../../fields/shell.tsx'
 import { thisInstant, useNow } from '../../frame/now.tsx'
@@ -14,7 +13,7 @@ import { useKeeping, UnkeptNote } from '../../journal/keeping.tsx'
 import { newId } from '../../journal/opened.ts'
 import { useHousehold } from '../../journal/provider.tsx'
 import { Button, PlainButton } from '../../look/buttons.ts'
-import { Bar, Heading, Line, Quiet, Rows, Small, Stack } from '../../look/text.ts'
+import { Heading, Line, Quiet, Rows, Small, Stack } from '../../look/text.ts'
 
 /** The tools of a tank: whose each is, whether it is sterile, and the question before one goes into another tank. */
 export function ToolList({ tank }: { tank: Tank }) {
@@ -94,24 +93,12 @@ function ToolRow({ tool, tank }: { tool: Tool; tank: Tank }) {
   )
 }
 
-/** Before a tool goes into another tank: whether it may, and what it costs where it is wet. */
+/** Before a tool goes into another tank: which, and the question about it. */
 function IntoAnother({ tool, tank, onDone }: { tool: Tool; tank: Tank; onDone: () => void }) {
   const { journal } = useHousehold()
-  const now = useNow()
-  const { keep, busy, unkept } = useKeeping()
-  const [startedAt] = useState(() => thisInstant())
   const others = tanksOf(journal).filter(({ id, water }) => id !== tank.id && water === tank.water)
   const form = useForm({ defaultValues: { tankId: others[0]?.id ?? '' } })
   const tankId = form.watch('tankId')
-  const isClean = isSterile(tool, now)
-  const [wasUsed, setWasUsed] = useState(false)
-  const contact = (at: number): Content => ({
-    kind: 'contact',
-    happened: iso(at),
-    tankId,
-    from: tank.id,
-    what: 'tool',
-  })
   if (others.length === 0) return <Small>There is no other tank of this water.</Small>
   return (
     <Stack $gap={10}>
@@ -121,27 +108,7 @@ function IntoAnother({ tool, tank, onDone }: { tool: Tool; tank: Tank; onDone: (
         label="Which"
         options={others.map(({ id, name }) => ({ value: id, label: name }))}
       />
-      {isClean ? (
-        <Bar $tone="second">
-          Bleached or dried for a day: it may go in, if it was in no water since. Bleach it again before it comes back.
-        </Bar>
-      ) : (
-        <Bar $tone="act">It is wet: it carries what swims. Use that tank’s own, or bleach it and let it dry first.</Bar>
-      )}
-      {(!isClean || wasUsed) && <CountEffects content={contact(startedAt)} now={now} />}
-      {unkept && <UnkeptNote unkept={unkept} />}
-      <Line>
-        {isClean && !wasUsed && <PlainButton onPress={() => setWasUsed(true)}>it was used since</PlainButton>}
-        {(!isClean || wasUsed) && (
-          <Button
-            isDisabled={busy}
-            onPress={() => void keep([contact(thisInstant())]).then((kept) => kept && onDone())}
-          >
-            It was in there: log it
-          </Button>
-        )}
-        <PlainButton onPress={onDone}>{isClean && !wasUsed ? 'close' : 'leave it'}</PlainButton>
-      </Line>
+      <ToolCrossing key={tankId} tool={tool} fromTankId={tank.id} toTankId={tankId} onDone={onDone} />
     </Stack>
   )
 }

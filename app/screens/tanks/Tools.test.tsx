@@ -4,13 +4,26 @@ import { bareTank } from '../../../core/journal/testing.ts'
 import { sampleOf } from '../../../scripts/testing/app.tsx'
 import { fromNow } from '../../../scripts/testing/arrivals.ts'
 import { openScreens } from '../../../scripts/testing/screens.tsx'
+import { ArrivalTaskCard } from '../../arrivals/ArrivalTaskCard.tsx'
+import { useArrivalTasks } from '../../arrivals/useArrivalTasks.ts'
 import { TankPage } from './TankPage.tsx'
 
 jest.mock('./ReadingCharts.tsx', () => ({ ReadingCharts: () => null }))
 
 const DAY = 24 * 60
 
-const SCREENS = { '/tanks/:tankId': <TankPage /> }
+/** The chores as the ledger shows them. */
+function Chores() {
+  return (
+    <>
+      {useArrivalTasks().map((task) => (
+        <ArrivalTaskCard key={task.id} task={task} next onSeen={() => {}} />
+      ))}
+    </>
+  )
+}
+
+const SCREENS = { '/tanks/:tankId': <TankPage />, '/chores': <Chores /> }
 const open = (contents: readonly Content[], path: string) =>
   openScreens(
     SCREENS,
@@ -39,6 +52,46 @@ describe('tools', () => {
     await user.click(await screen.findByRole('button', { name: 'into another tank' }))
     expect(screen.getByText(/It is wet: it carries what swims/)).toBeVisible()
     expect(screen.getByText(/(19|20) days → 0 days/)).toBeVisible()
+    await user.click(screen.getByRole('button', { name: 'It was in there: log it' }))
+    await waitFor(() => expect(lines('contact')).toMatchObject([{ tankId: 'hall', from: 'tub', what: 'tool' }]))
+  })
+
+  test('a chore done with a tool of another tank asks before it is done, with what it costs', async () => {
+    const chore: Content = {
+      kind: 'chore',
+      happened: fromNow(-9 * DAY),
+      choreId: 'skim',
+      name: 'siphon the floor',
+      tankId: 'hall',
+      everyDays: 3,
+      gearId: 'siphon',
+    }
+    const fallow: Content = {
+      kind: 'course-start',
+      happened: fromNow(-20 * DAY),
+      courseId: 'f',
+      definition: 'fallow-76',
+      tanks: { main: 'hall' },
+      animalIds: [],
+    }
+    const setup = (gearId: string, tankId: string): Content => ({
+      kind: 'gear-setup',
+      happened: fromNow(-30 * DAY),
+      gearId,
+      name: `${gearId} of ${tankId}`,
+      tankId,
+    })
+    const { user, lines } = await open([setup('siphon', 'tub'), setup('hose', 'hall'), chore, fallow], '/chores')
+    expect(await screen.findByText(/It is wet: it carries what swims/)).toBeVisible()
+    expect(screen.getByText(/(19|20) days → 0 days/)).toBeVisible()
+    // The tank's own instead: nothing is left to ask.
+    await user.click(screen.getByRole('button', { name: 'Another tool: siphon the floor' }))
+    await user.click(screen.getByRole('button', { name: 'hose of hall' }))
+    expect(screen.queryByText(/It is wet/)).toBeNull()
+    expect(screen.getByText('With hose of hall, this tank’s own.')).toBeVisible()
+    expect(lines('contact')).toEqual([])
+    await user.click(screen.getByRole('button', { name: 'Another tool: siphon the floor' }))
+    await user.click(screen.getByRole('button', { name: 'siphon of tub' }))
     await user.click(screen.getByRole('button', { name: 'It was in there: log it' }))
     await waitFor(() => expect(lines('contact')).toMatchObject([{ tankId: 'hall', from: 'tub', what: 'tool' }]))
   })

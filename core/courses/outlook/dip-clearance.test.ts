@@ -1,5 +1,6 @@
 import { fragTub } from '../testing-corals.ts'
 import { pestClearanceByCounts } from '../../pests/clearance-by-counts.ts'
+import { runOperation } from '../../operations/run.ts'
 import { chancesText, clearanceInput, dipAssumptions } from './dip-clearance.ts'
 
 function dipped(...offs: readonly number[]) {
@@ -34,6 +35,13 @@ test('asked from the last round that brought something off, with the clean ones 
 test('nothing is asked while nothing came off, nor of routine dips', () => {
   const { dips, now } = dipped(0, 0)
   expect(clearanceInput(dips, dipAssumptions(dips), 1, now)).toBeNull()
+})
+
+test('what the panel shows is what the command line answers, and the same each time', () => {
+  const { dips, now } = dipped(9, 4, 1, 0)
+  const input = clearanceInput(dips, dipAssumptions(dips), 1, now)!
+  const asked = runOperation('pest.clearanceByCounts', { ...input })
+  expect(asked).toEqual(pestClearanceByCounts(input))
 })
 
 test('one more clean dip makes the end likelier', () => {

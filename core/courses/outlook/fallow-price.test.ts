@@ -2,7 +2,7 @@ import type { Content } from '../../journal/entry.ts'
 import { runOperation } from '../../operations/run.ts'
 import { lifeModelOf } from '../../catalogue/treatments/treatments.ts'
 import { quarantine, type Quarantine } from '../testing-schools.ts'
-import { alkalinityOutlook, fallowCurve, priceOfWaiting, restocking } from './fallow-price.ts'
+import { alkalinityOutlook, fallowCurve, priceOfWaiting } from './fallow-price.ts'
 import { fishlessRisk, usualSlowShare } from './fishless-risk.ts'
 
 /** The fish left on day 0: the days count from the midnight after. */
@@ -100,11 +100,4 @@ test('a measured edge is carried on; the worst one counts', () => {
   edge(11, 2, 5)
   expect(prices(it, 11)[1]!.recessionMm).toBeCloseTo(0.5 * 19.5, 6)
   expect(prices(it, 11)[0]!.recessionMm).toBe(0)
-})
-
-test('restocking in steps of at most 30 in a hundred, at least one at a time', () => {
-  const it = fallow()
-  expect(restocking(it.journal, it.plan(80, '12:00'))).toEqual({ before: 2, atATime: 1, steps: 2, days: [10, 14] })
-  const never = quarantine({ definition: 'fallow-76', start: { animalIds: [], tanks: { main: 'obs' } } })
-  expect(restocking(never.journal, never.plan(80, '12:00'))).toBeNull()
 })

@@ -1,8 +1,6 @@
-import { animalGroupById } from '../../catalogue/animal-group.ts'
 import { bandFor, parameterById } from '../../catalogue/parameter.ts'
 import { lifeModelOf } from '../../catalogue/treatments/treatments.ts'
 import { trendFit } from '../../evidence/trend.ts'
-import { animalsOf, countAt } from '../../household/animals.ts'
 import { tankById } from '../../household/tanks.ts'
 import type { Journal } from '../../journal/journal.ts'
 import { readingsOf } from '../../readings/latest.ts'
@@ -112,36 +110,4 @@ export function priceOfWaiting(
       recessionMm: perDayMm === null ? null : Math.max(0, perDayMm * ahead),
     }
   })
-}
-
-/** Share of the former fish that comes back at once, and the days until the next: quarantine.md 7.5 (HP). */
-const RESTOCK = { share: 0.3, days: [10, 14] as const }
-/** Fish that left within so long before the last of them were the tank's stock (EA). */
-const LEFT_TOGETHER_MS = 7 * MS_PER_DAY
-
-/** How fish come back: how many lived here, and how many at a time the filter is asked to bear. */
-export interface Restocking {
-  /** Fish that lived in the tank when the last of them left. */
-  before: number
-  atATime: number
-  steps: number
-  days: readonly [number, number]
-}
-
-/** Restocking in steps; null where no fish of the tank is on record. */
-export function restocking(journal: Journal, { course, facts }: CoursePlan): Restocking | null {
-  const left = Math.max(-Infinity, ...facts.fishIn.map(({ to }) => to ?? -Infinity))
-  if (!Number.isFinite(left)) return null
-  const before = animalsOf(journal)
-    .filter(({ group }) => animalGroupById(group)?.kind === 'fish')
-    .filter(({ stays }) =>
-      stays.some(
-        ({ tankId, from, to }) =>
-          tankId === course.tankId && from < left && to !== null && left - to < LEFT_TOGETHER_MS && to <= left,
-      ),
-    )
-    .reduce((sum, animal) => sum + Math.max(1, countAt(animal, left)), 0)
-  if (before === 0) return null
-  const atATime = Math.max(1, Math.floor(RESTOCK.share * before + 1e-9))
-  return { before, atATime, steps: Math.ceil(before / atATime), days: RESTOCK.days }
 }

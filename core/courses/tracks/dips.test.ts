@@ -4,6 +4,7 @@ import { PROSE } from '../../catalogue/courses/prose.data.ts'
 import { DIP_PEST_FACTS } from '../../catalogue/corals/dip-pest-facts.data.ts'
 import { DIP_PESTS } from '../../catalogue/corals/dip-pests.data.ts'
 import { PEST_TIMING } from '../../catalogue/handbook/pests.data.ts'
+import { runOperation } from '../../operations/run.ts'
 import type { CourseStanding } from '../standing.schema.ts'
 import { fragTub } from '../testing-corals.ts'
 
@@ -21,6 +22,16 @@ describe('the pace: outbreaks.md 6.1, further-schools.md 3', () => {
     // The table of the handbook says the same.
     const row = PEST_TIMING.rows.find(({ ids }) => ids.includes(id))!
     expect([row.dipIntervalDays?.from, Number(row.cleanDips)]).toEqual([intervalDays, need])
+  })
+
+  test('the planned interval beside the table’s is what dip.plan answers on the command line', () => {
+    for (const pest of DIP_PESTS.filter(({ maturityDays }) => maturityDays !== null)) {
+      const asked = runOperation('dip.plan', {
+        hatchMaxHours: 24 * pest.hatchDays[1],
+        maturationMinHours: 24 * pest.maturityDays!,
+      })
+      expect(asked.ok && asked.value.intervalHours / 24).toBe(plannedIntervalDays(pest))
+    }
   })
 
   test('by hatching: every third day, for Montipora-eating nudibranchs five clean dips', () => {
@@ -278,12 +289,26 @@ describe('coral quarantine: quarantine.md 7.5', () => {
     ['snail', /cysts sit on shells/],
     ['plug', /cysts sit on everything hard/],
     ['fish', /carried a parasite in/],
+    ['suspect', /suspicion is enough/],
   ] as const)('%s of another system sets the days back, in its own sentence', (what, words) => {
     const it = fragTub({ definition: 'coral-76', options: {} })
     it.write({ kind: 'contact', ...it.at(9, '10:00'), tankId: 'frag', from: 'hall', what })
     const plan = it.plan(12, '12:00')
     expect(plan.fishless).toMatchObject({ days: 2, restarts: [{ why: 'cross-contact', what }] })
     expect(plan.warnings.find(({ id }) => id === 'cross-contact')!.text).toMatch(words)
+  })
+
+  test('a suspicion sets clean dips to none, from its time on, and says so', () => {
+    const it = fragTub()
+    it.dip(0, '08:30')
+    it.count(0, '08:50', 'came-off', [0, 0])
+    expect(it.plan(1, '12:00').dips!.has).toBe(1)
+    it.write({ kind: 'contact', ...it.at(2, '10:00'), tankId: 'frag', what: 'suspect' })
+    const plan = it.plan(2, '12:00')
+    expect(plan.dips).toMatchObject({ has: 0, restarts: [{ why: 'suspicion' }], seenAt: null })
+    expect(plan.warnings.find(({ id }) => id === 'suspicion')!.text).toMatch(/the clean dips count from there/)
+    it.write({ kind: 'contact', ...it.at(2, '11:00'), tankId: 'hall', what: 'suspect' })
+    expect(it.plan(2, '12:00').dips!.restarts).toHaveLength(1)
   })
 
   test('a snail or coral moved in from water with fish sets the days back; from water long without fish it does not', () => {

@@ -45,7 +45,7 @@ export interface DipRound {
 /** What set the clean dips back to none. */
 export interface DipRestart {
   at: number
-  why: 'pest-seen' | 'late-dip'
+  why: 'pest-seen' | 'late-dip' | 'suspicion'
 }
 
 /** The dips of a course as they stand. */
@@ -157,7 +157,7 @@ const seenBetweenDips = ({ counts }: CourseRecord): LoggedCount[] =>
 
 /**
  * The dips of all hosts of a course: outbreaks.md 6.1, further-schools.md 3. A round is clean only when every host was dipped and
- * counted and nothing was seen; an animal or eggs seen, or a gap in which a hatchling may have laid, sets the clean rounds back.
+ * counted and nothing was seen; an animal or eggs seen, a suspicion, or a gap in which a hatchling may have laid, sets the clean rounds back.
  */
 export function countDips(record: CourseRecord, clock: ZoneClock): DipsState | null {
   const { course, parts, now } = record
@@ -178,17 +178,20 @@ export function countDips(record: CourseRecord, clock: ZoneClock): DipsState | n
     has = 0
     fullAt = null
   }
-  const looks = seenBetweenDips(record)
-  const takeLooks = (until: number): void => {
-    while (looks.length > 0 && looks[0]!.at <= until) {
-      const { at } = looks.shift()!
-      seenAt = at
-      setBack(at, 'pest-seen')
+  const setBacks = [
+    ...seenBetweenDips(record).map(({ at }) => ({ at, why: 'pest-seen' as const })),
+    ...record.suspectedAt.map((at) => ({ at, why: 'suspicion' as const })),
+  ].sort((a, b) => a.at - b.at)
+  const takeSetBacks = (until: number): void => {
+    while (setBacks.length > 0 && setBacks[0]!.at <= until) {
+      const { at, why } = setBacks.shift()!
+      if (why === 'pest-seen') seenAt = at
+      setBack(at, why)
     }
   }
   const isLate = (from: number, to: number): boolean => pace.mostDays !== null && to - from > pace.mostDays * MS_PER_DAY
   for (const round of roundsOf(record)) {
-    takeLooks(round.at)
+    takeSetBacks(round.at)
     const isAll = round.left.length === 0
     const isSeen = (round.cameOff ?? 0) > 0 || round.eggs > 0
     const isSoon = whole !== null && round.at < bestAfter(whole) - DIP_EARLY_MS
@@ -214,7 +217,7 @@ export function countDips(record: CourseRecord, clock: ZoneClock): DipsState | n
     }
     if (isAll && !isSoon) whole = round.at
   }
-  takeLooks(now)
+  takeSetBacks(now)
   const isFull = fullAt !== null
   const isOverdue = !isFull && whole !== null && isLate(whole, now)
   const nextAt = isFull

@@ -48,6 +48,28 @@ describe('days without fish: quarantine.md 7.5', () => {
     expect(count(fallow({ zone, startAt }), 24).fullAt).toBe(full)
   })
 
+  test.each([
+    // The last fish leaves on the very midnight, or a minute before: the day that begins then, or has begun, is not whole.
+    ['on a midnight', 12, '2026-11-03T00:00:00.000Z'],
+    ['a minute before one', 12 - 1 / 60, '2026-11-02T00:00:00.000Z'],
+    ['a minute after one', 12 + 1 / 60, '2026-11-03T00:00:00.000Z'],
+  ])('moved out %s: the days begin at the next', (_, left, begun) => {
+    const it = fallow({ left })
+    expect(it.standing(40).anchors['begun:fishless']!.at).toBe(begun)
+  })
+
+  test('golden: 76 days with a wet net on day 40, over the end of summer time, by hand', () => {
+    // Begun at local midnight of 24 October; the net on 2 December at noon; from the midnight after it 76 days are full on
+    // 17 February. The 25th of October has 25 hours, and counts as one day.
+    const it = fallow({ zone: 'Europe/Lisbon', startAt: '2026-10-23T12:00:00Z' })
+    const at = (instant: string) => (Date.parse(instant) - Date.parse('2026-10-23T12:00:00Z')) / 3_600_000
+    expect(count(it, at('2026-12-02T11:59:00Z'))).toMatchObject({ has: 39 * DAY, restarts: [] })
+    it.write({ kind: 'contact', ...it.at(at('2026-12-02T12:00:00Z')), tankId: 'a', what: 'tool' })
+    expect(count(it, at('2026-12-02T12:30:00Z'))).toMatchObject({ has: 0, restarts: [{ why: 'cross-contact' }] })
+    expect(count(it, at('2026-12-03T23:59:00Z')).has).toBe(0)
+    expect(count(it, at('2026-12-04T00:00:00Z'))).toMatchObject({ has: DAY, fullAt: '2027-02-17T00:00:00.000Z' })
+  })
+
   test('a fish that comes back sets it to nothing until the midnight after it has left', () => {
     const it = fallow()
     it.write({ kind: 'move', ...it.at(10 * DAY), animalId: 'burr', fromTankId: 'b', toTankId: 'a' })

@@ -8,7 +8,8 @@ export const animalProperties = {
   species: name('as the keeper calls it'),
   group: id('species group of the catalogue'),
 }
-const animalDescription = strict(animalProperties)
+const sizeCm = () => opt(positive('a fish’s length, nose to tail'))
+const animalDescription = strict({ ...animalProperties, sizeCm: sizeCm() })
 const animalChanges = Type.Unsafe<Partial<Static<typeof animalDescription>>>(Type.Partial(animalDescription))
 export const Arrival = content(
   'arrival',
@@ -19,6 +20,7 @@ export const Arrival = content(
     count: count(),
     source: opt(name()),
     hoursInTransit: opt(nonNegative()),
+    sizeCm: sizeCm(),
     expectedId: opt(id('the expected arrival it fulfils')),
     runId: opt(id('the acclimation it came by')),
     noQuarantine: opt(Type.Boolean({ description: 'straight in, by choice: watched instead' })),
@@ -43,7 +45,7 @@ export const Expected = content(
     source: opt(name()),
     cancelled: opt(Type.Boolean()),
     boxId: opt(id('arrivals that come in one box share it')),
-    sizeCm: opt(positive('a fish’s length')),
+    sizeCm: sizeCm(),
     sellerPsu: opt(nonNegative('salinity it is kept at where it comes from')),
     lightUmol: opt(nonNegative('light a coral comes from, µmol photons/m²/s')),
     noQuarantine: opt(Type.Boolean({ description: 'straight in, by choice' })),

@@ -100,6 +100,7 @@ export const Chore = content(
     name: opt(Type.String({ minLength: 1, maxLength: 80 })),
     tankId: opt(id()),
     everyDays: opt(Type.Integer({ minimum: 1, maximum: 3650 })),
+    gearId: opt(id('the tool it is done with')),
     retired: opt(Type.Boolean()),
   },
   'a task of the keeper’s own that comes again; a later entry of the same choreId changes it',

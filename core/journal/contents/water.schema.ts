@@ -180,7 +180,7 @@ export const Contact = content(
   {
     tankId: id('the water it touched'),
     from: opt(id('the tank it came from')),
-    what: oneOf(['fish', 'water', 'tool', 'hand', 'snail', 'plug'] as const),
+    what: oneOf(['fish', 'water', 'tool', 'hand', 'snail', 'plug', 'suspect'] as const),
   },
   'something wet of another system touched this water',
 )

@@ -1,16 +1,18 @@
 import { useId, useState } from 'react'
 import type { CoursePlan } from '../../../../core/courses/plan.ts'
-import { priceOfWaiting, restocking } from '../../../../core/courses/outlook/fallow-price.ts'
+import { priceOfWaiting } from '../../../../core/courses/outlook/fallow-price.ts'
+import { restocking, type Restocking } from '../../../../core/courses/outlook/restocking.ts'
 import { fishlessRisk, usualSlowShare } from '../../../../core/courses/outlook/fishless-risk.ts'
 import type { FishlessState } from '../../../../core/courses/tracks/fishless.ts'
+import { animalLabel } from '../../../../core/household/animals.ts'
 import { dayAs } from '../../../../core/time/words.ts'
 import { measureText } from '../../../../core/words/measure.ts'
-import { figures, plural } from '../../../../core/words/numbers.ts'
+import { figures, listed, plural } from '../../../../core/words/numbers.ts'
 import { LeadStrip } from '../../../courses/LeadStrip.tsx'
 import { PARASITE_NAMES, phaseWords, riskText } from '../../../courses/words.ts'
 import { useNow } from '../../../frame/now.tsx'
 import { useHousehold } from '../../../journal/provider.tsx'
-import { Figure, Heading, Ruled, Small, Stack } from '../../../look/text.ts'
+import { Facts, Figure, Heading, Ruled, Small, Stack } from '../../../look/text.ts'
 import { FallowCurve } from './FallowCurve.tsx'
 import { Legend, Slide } from './legend.ts'
 
@@ -106,16 +108,53 @@ export function FishlessPanel({ plan, fishless }: { plan: CoursePlan; fishless: 
             A model, not data: that something is left. Nearly all of it after six weeks is the assumed chance of a slow
             strain. 76 days by default; 45 is a school of its own, at 27 to 28 °C.
           </Small>
-          {back && (
-            <p>
-              {plural(back.before, 'fish', 'fish')} lived here. Back in {plural(back.steps, 'step')}: {back.atATime} at
-              a time, {back.days[0]} to {back.days[1]} days apart, ammonia by kit and by badge every day for a week
-              after each. All at once asks the whole filter at once: only if it was fed all the while and takes 1 mg/L
-              of ammonia in a day.
-            </p>
-          )}
+          {back && <ComingBack back={back} />}
         </Stack>
       )}
     </section>
+  )
+}
+
+/** "5 fish, 112 g". */
+const stockText = ({ fish, massG }: Restocking['before']) =>
+  `${plural(fish, 'fish', 'fish')}${massG === null || fish === 0 ? '' : `, ${figures(massG, 2)} g`}`
+
+/** How the fish come back, and what that asks of the filter. */
+function ComingBack({ back }: { back: Restocking }) {
+  const { before, now, atATime, steps, order, days } = back
+  return (
+    <Stack $gap={6}>
+      <strong>Coming back</strong>
+      <Facts>
+        <div>
+          <dt>then</dt>
+          <dd>{stockText(before)}</dd>
+        </div>
+        <div>
+          <dt>now</dt>
+          <dd>{stockText(now)}</dd>
+        </div>
+        {order.map(({ animals, massG }, i) => (
+          <div key={animals[0]!.id}>
+            <dt>step {i + 1}</dt>
+            <dd>
+              {listed(animals.map(animalLabel))}
+              {massG !== null && `, ${figures(massG, 2)} g`}
+            </dd>
+          </div>
+        ))}
+      </Facts>
+      <p>
+        In {plural(steps, 'step')},{' '}
+        {atATime.massG === null ? `${atATime.fish} at a time` : `at most ${figures(atATime.massG, 2)} g at a time`},{' '}
+        {days[0]} to {days[1]} days apart: ammonia by kit and by badge every day for a week after each. All at once asks
+        the whole filter at once: only if it was fed all the while and takes 1 mg/L of ammonia in a day.
+      </p>
+      <Small>
+        {atATime.massG === null
+          ? 'Counted by heads: with a length of every fish on record (on its tank’s page) it is counted by mass.'
+          : 'Mass from length, good to about a half. One that is heavier than a step comes alone.'}
+      </Small>
+    </Stack>
   )
 }
