@@ -1,5 +1,4 @@
-import { useState } from 'react'
-import { Radio, RadioGroup } from 'react-aria-components'
+import { useId, useState } from 'react'
 import { styled } from 'styled-components'
 import { chosenLook, setLook, type Look } from '../look/look.ts'
 
@@ -9,11 +8,9 @@ const LOOKS: readonly [Look, string][] = [
   ['system', 'As the system'],
 ]
 
-const Group = styled(RadioGroup)`
-  display: flex;
-`
-
-const Choice = styled(Radio)`
+// Native radios: the component of the library brings what finds focus in trees of elements along, and the first view has no room for it.
+const Choice = styled.label`
+  position: relative;
   display: flex;
   align-items: center;
   min-height: 44px;
@@ -21,14 +18,14 @@ const Choice = styled(Radio)`
   color: var(--quiet);
   cursor: pointer;
   border-radius: 2px;
-  &[data-selected] {
+  &:has(input:checked) {
     color: var(--ink);
     text-decoration: underline;
     text-decoration-thickness: 2px;
     text-decoration-color: var(--second);
     text-underline-offset: 5px;
   }
-  &[data-focus-visible] {
+  &:has(input:focus-visible) {
     outline: 2.5px solid var(--second);
   }
 `
@@ -36,21 +33,25 @@ const Choice = styled(Radio)`
 /** Paper or Night, or as the system says. */
 export function LookChoice() {
   const [look, choose] = useState(chosenLook)
+  const name = useId()
   return (
-    <Group
-      aria-label="Look"
-      orientation="horizontal"
-      value={look}
-      onChange={(value) => {
-        setLook(value as Look)
-        choose(value as Look)
-      }}
-    >
-      {LOOKS.map(([value, name]) => (
-        <Choice key={value} value={value}>
-          {name}
+    <div role="radiogroup" aria-label="Look" style={{ display: 'flex' }}>
+      {LOOKS.map(([value, label]) => (
+        <Choice key={value}>
+          <input
+            type="radio"
+            className="visually-hidden"
+            name={name}
+            value={value}
+            checked={look === value}
+            onChange={() => {
+              setLook(value)
+              choose(value)
+            }}
+          />
+          {label}
         </Choice>
       ))}
-    </Group>
+    </div>
   )
 }

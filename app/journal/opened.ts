@@ -1,4 +1,6 @@
 import { v7 as uuid } from 'uuid'
+import { loadDefinitions } from '../../core/catalogue/courses/load-definitions.ts'
+import { startInWords } from '../../core/courses/course.ts'
 import type { Content, Entry } from '../../core/journal/entry.ts'
 import { Journal } from '../../core/journal/journal.ts'
 import { openJournalStore, type JournalStore } from '../storage/journal-store.ts'
@@ -38,6 +40,14 @@ export function photosOf(which: Which): PhotoStore {
 
 const present = () => ({ now: Date.now(), timeZone: Intl.DateTimeFormat().resolvedOptions().timeZone || 'UTC' })
 
+/** Loads the definitions of the courses that some entries start: before the journal holds them, or the course would be unknown. */
+export const loadDefinitionsOf = (entries: readonly Entry[]): Promise<void> =>
+  loadDefinitions(
+    entries.flatMap((entry) =>
+      'content' in entry && entry.content.kind === 'course-start' ? [startInWords(entry.content).definition] : [],
+    ),
+  )
+
 /** What a tab hears of while a journal is open in it; only the last opening of each hears. */
 const listening = new Map<Which, () => void>()
 
@@ -52,14 +62,20 @@ export async function openJournal(which: Which, ports: Ports): Promise<Opened> {
   listening.set(
     which,
     store.subscribe((arrival) => {
-      if (arrival.kind === 'appended') journal.add(arrival.entries)
+      if (arrival.kind === 'appended') void loadDefinitionsOf(arrival.entries).then(() => journal.add(arrival.entries))
     }),
   )
   const heldLast = which === 'mine' ? heldBefore() : 0
-  const { unreadable } = await store.load((entries) => journal.add(entries))
+  const loading: Promise<void>[] = []
+  const { unreadable } = await store.load((entries) => {
+    loading.push(loadDefinitionsOf(entries))
+    journal.add(entries)
+  })
+  await Promise.all(loading)
   if (which === 'sample' && journal.size === 0) {
     const entries = await ports.buildSample(present())
     await store.replace(() => entries)
+    await loadDefinitionsOf(entries)
     journal.add(entries)
   }
   if (which === 'mine' && journal.size > 0) rememberHeld(journal.size)
@@ -103,6 +119,7 @@ export const strikeOf = (journal: Journal, id: string, why?: string): Entry => (
 
 /** On disk first, then in memory: what is shown as kept is kept. @throws StorageRefusal */
 export async function append({ which, journal, store }: Opened, entries: readonly Entry[]): Promise<void> {
+  await loadDefinitionsOf(entries)
   await store.append(entries, () => journal.entries())
   journal.add(entries)
   if (which === 'mine') rememberHeld(journal.size)
@@ -110,6 +127,7 @@ export async function append({ which, journal, store }: Opened, entries: readonl
 
 /** Takes an import in: what is on disk already is left out. @throws StorageRefusal */
 export async function merge({ which, journal, store }: Opened, entries: readonly Entry[]): Promise<Entry[]> {
+  await loadDefinitionsOf(entries)
   const written = await store.merge(entries, () => journal.entries())
   journal.add(written)
   if (which === 'mine') rememberHeld(journal.size)

@@ -10,6 +10,7 @@ import {
   append,
   correctionOf,
   entriesOf,
+  loadDefinitionsOf,
   loadSampleAfresh,
   merge,
   openJournal,
@@ -102,10 +103,10 @@ export function useOpening() {
         if (arrival.kind === 'replaced') void client.invalidateQueries({ queryKey: key(which) })
         else if (arrival.kind === 'restored') setRestored(arrival.count)
         else
-          client.setQueryData<Snapshot>(key(which), (known) => {
-            // The journal has heard of it already, from the same store.
-            return known && snapshot(known.opened)
-          })
+          // The journal has heard of it already, from the same store: it takes the entries in once their courses are known.
+          void loadDefinitionsOf(arrival.entries).then(() =>
+            client.setQueryData<Snapshot>(key(which), (known) => known && snapshot(known.opened)),
+          )
       }),
     [store, client, which],
   )

@@ -1,11 +1,13 @@
-import { useState } from 'react'
+import { lazy, Suspense, useState } from 'react'
 import { mayCross, toolsOf } from '../../core/biosecurity/tools.ts'
 import type { Task } from '../../core/schedule/task.ts'
 import { useNow } from '../frame/now.tsx'
 import { useHousehold } from '../journal/provider.tsx'
 import { PlainButton } from '../look/buttons.ts'
 import { Line, Small, Stack } from '../look/text.ts'
-import { ToolCrossing } from './ToolCrossing.tsx'
+
+// What a wet tool would set back is worked out by all that counts: only where it is asked.
+const ToolCrossing = lazy(async () => ({ default: (await import('./ToolCrossing.tsx')).ToolCrossing }))
 
 /** With which tool a task is done: the tank's own as it stands, and one of another tank is asked about before it goes in. */
 export function ToolChoice({ task }: { task: Task }) {
@@ -47,12 +49,14 @@ export function ToolChoice({ task }: { task: Task }) {
         )}
       </Line>
       {chosen && mayCross(chosen, task.tankId, now) && (
-        <ToolCrossing
-          tool={chosen}
-          fromTankId={chosen.tankId}
-          toTankId={task.tankId}
-          onDone={() => choose(own[0]?.id ?? null)}
-        />
+        <Suspense fallback={null}>
+          <ToolCrossing
+            tool={chosen}
+            fromTankId={chosen.tankId}
+            toTankId={task.tankId}
+            onDone={() => choose(own[0]?.id ?? null)}
+          />
+        </Suspense>
       )}
     </Stack>
   )

@@ -1,4 +1,5 @@
-import { DEFINITIONS, withChosenParts } from '../catalogue/courses/definitions.ts'
+import { DEFINITIONS } from '../catalogue/courses/all-definitions.ts'
+import { withChosenParts } from '../catalogue/courses/definitions.ts'
 import { hoursBeforeDrug } from './outlook/preview.ts'
 import { quarantine } from './testing-schools.ts'
 

@@ -1,5 +1,5 @@
 import fc from 'fast-check'
-import { DEFINITIONS } from '../catalogue/courses/definitions.ts'
+import { DEFINITIONS } from '../catalogue/courses/all-definitions.ts'
 import { doseById } from '../catalogue/treatments/treatments.ts'
 import { METRIC, type Settings } from '../household/settings.ts'
 import type { Content } from '../journal/entry.ts'

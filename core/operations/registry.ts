@@ -13,6 +13,8 @@ import { trendFit } from '../evidence/trend.ts'
 import { estimateUptake } from '../evidence/uptake.ts'
 import { pestClearance } from '../pests/clearance.ts'
 import { pestClearanceByCounts } from '../pests/clearance-by-counts.ts'
+// A journal that is handed over may name any course.
+import '../catalogue/courses/all-definitions.ts'
 import { dipPlan } from '../pests/dip-plan.ts'
 import { checkTransfers } from '../transfer/transfer.ts'
 import { uvSize } from '../uv/uv.ts'

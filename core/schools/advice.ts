@@ -1,7 +1,7 @@
 import { animalGroupById } from '../catalogue/animal-group.ts'
 import { PLAIN_ADVICE, SCHOOL_ADVICE } from '../catalogue/courses/school-advice.data.ts'
 import { SCHOOL_LABELS } from '../catalogue/courses/coverage.data.ts'
-import { definitionById } from '../catalogue/courses/definitions.ts'
+import { DEFINITIONS } from '../catalogue/courses/all-definitions.ts'
 import { animalLabel, type Animal } from '../household/animals.ts'
 import { listed } from '../words/numbers.ts'
 
@@ -44,7 +44,8 @@ export function adviceOn(animal: Animal): AnimalAdvice {
   }
 }
 
-const nameOf = (id: string): string => (SCHOOL_LABELS[id] ?? definitionById(id)?.name ?? id).toLowerCase()
+const nameOf = (id: string): string =>
+  (SCHOOL_LABELS[id] ?? DEFINITIONS.find((one) => one.id === id)?.name ?? id).toLowerCase()
 
 /**
  * What it would take where animals want different schools: a school that all bear, else tanks apart.

@@ -1,5 +1,6 @@
 import { COMPARED_CONDITIONS, COVERAGE, SCHOOL_LABELS } from '../catalogue/courses/coverage.data.ts'
-import { DEFINITIONS, definitionById } from '../catalogue/courses/definitions.ts'
+import { DEFINITIONS } from '../catalogue/courses/all-definitions.ts'
+import { definitionById } from '../catalogue/courses/definitions.ts'
 import { SCHOOL_ADVICE, PLAIN_ADVICE } from '../catalogue/courses/school-advice.data.ts'
 import { ANIMAL_GROUPS } from '../catalogue/animal-groups.data.ts'
 import { SENSITIVITIES } from '../catalogue/treatments/sensitivities.data.ts'

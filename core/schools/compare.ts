@@ -1,6 +1,7 @@
 import { PROSE } from '../catalogue/courses/prose.data.ts'
 import { COMPARED_CONDITIONS, coverOf, type Cover } from '../catalogue/courses/coverage.data.ts'
-import { DEFINITIONS, withChosenParts, type Definition } from '../catalogue/courses/definitions.ts'
+import { DEFINITIONS } from '../catalogue/courses/all-definitions.ts'
+import { withChosenParts, type Definition } from '../catalogue/courses/definitions.ts'
 import { SCHOOLS } from '../catalogue/treatments/schools.data.ts'
 import { doseById } from '../catalogue/treatments/treatments.ts'
 import { leastMoves, moveTrackOf } from '../catalogue/courses/move-track.ts'

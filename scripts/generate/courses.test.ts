@@ -1,6 +1,7 @@
 import { readFileSync } from 'node:fs'
 import { join } from 'node:path'
-import { DEFINITIONS, withChosenParts, type Option } from '../../core/catalogue/courses/definitions.ts'
+import { DEFINITIONS } from '../../core/catalogue/courses/all-definitions.ts'
+import { withChosenParts, type Option } from '../../core/catalogue/courses/definitions.ts'
 import { coursesDocument } from './courses.ts'
 
 /** Every way to choose among some options. */

@@ -1,5 +1,5 @@
 import { PROSE } from '../../core/catalogue/courses/prose.data.ts'
-import { DEFINITIONS } from '../../core/catalogue/courses/definitions.ts'
+import { DEFINITIONS } from '../../core/catalogue/courses/all-definitions.ts'
 import type { Condition, Definition, Only, Quantity, Step, Track } from '../../core/catalogue/courses/definition.ts'
 
 const cell = (text: string): string => text.replaceAll('|', '\\|')

@@ -1,5 +1,5 @@
 import { PANELS, panelKindOf } from '../../screens/courses/panels/panels.tsx'
-import { DEFINITIONS } from '../../../core/catalogue/courses/definitions.ts'
+import { DEFINITIONS } from '../../../core/catalogue/courses/all-definitions.ts'
 import { ACTS } from './TaskAct.tsx'
 
 test('every act of every step has its doing, every track its panel', () => {

@@ -1,7 +1,7 @@
 import { Fragment, useMemo } from 'react'
 import { useNavigate, useParams } from 'react-router'
 import { styled } from 'styled-components'
-import { definitionById } from '../../../core/catalogue/courses/definitions.ts'
+import { DEFINITIONS } from '../../../core/catalogue/courses/all-definitions.ts'
 import { unknownCoursesOf } from '../../../core/courses/course.ts'
 import { unknownDefinitionWords } from '../../../core/courses/unknown-words.ts'
 import { fullCourseName } from '../../../core/courses/names.ts'
@@ -243,7 +243,7 @@ function Next({ plan }: { plan: CoursePlan }) {
 function GoesOn({ plan }: { plan: CoursePlan }) {
   const { course, doses } = plan
   const isFull = doses.length > 0 && doses.every(({ state }) => state === 'full')
-  const schools = (course.definition.goesOn ?? []).flatMap((id) => definitionById(id) ?? [])
+  const schools = DEFINITIONS.filter(({ id }) => course.definition.goesOn?.includes(id))
   if (schools.length === 0 || (!isFull && !course.ended)) return null
   return (
     <section>

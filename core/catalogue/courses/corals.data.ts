@@ -2,7 +2,7 @@ import { DIP_PESTS } from '../corals/dip-pests.data.ts'
 import { CORAL_DIPS } from '../corals/coral-dips.data.ts'
 import type { Definition, Option, Rule, Step, Track } from './definition.ts'
 import { FISHLESS_EVENTS } from './fallow.data.ts'
-import { UNIVERSAL_STOP } from './plans.data.ts'
+import { UNIVERSAL_STOP } from './plan-parts.ts'
 
 const GEAR = 'Gloves and goggles for every cut and dip: zoanthids and their relatives can hold palytoxin. Never heat, scrub dry or blow on them; keep children and pets away.'
 

@@ -1,12 +1,4 @@
-import { ADD_ONS } from './add-ons.data.ts'
-import { CORAL_COURSES } from './corals.data.ts'
 import type { Definition, Only } from './definition.ts'
-import { FALLOW_COURSES } from './fallow.data.ts'
-import { FURTHER_SCHOOLS } from './further-schools.data.ts'
-import { PLAN_COURSES } from './plans.data.ts'
-import { REST_COURSES } from './rest.data.ts'
-import { SCHOOL_COURSES } from './schools.data.ts'
-import { TRANSFER_COURSES } from './transfers.data.ts'
 
 export type {
   Act,
@@ -25,23 +17,17 @@ export type {
   Track,
 } from './definition.ts'
 
-/** Every course that the engine runs, by the handbooks’ own ids. */
-export const DEFINITIONS: readonly Definition[] = [
-  ...SCHOOL_COURSES,
-  ...TRANSFER_COURSES,
-  ...FURTHER_SCHOOLS,
-  ...ADD_ONS,
-  ...REST_COURSES,
-  ...FALLOW_COURSES,
-  ...CORAL_COURSES,
-  ...PLAN_COURSES,
-]
+/** Definitions that were loaded: all of them with `all-definitions.ts`, or those that a journal names with `load-definitions.ts`. */
+const byId = new Map<string, Definition>()
 
-const byId = new Map(DEFINITIONS.map((definition) => [definition.id, definition]))
+/** Makes definitions known to `definitionById`. */
+export function addDefinitions(definitions: readonly Definition[]): void {
+  for (const definition of definitions) byId.set(definition.id, definition)
+}
 
 /**
  * The definition with this id.
- * @returns undefined for one that this version does not know
+ * @returns undefined for one that this version does not know, or that was not loaded
  * @example
  * definitionById('qt-c-hybrid')?.days // 12
  */

@@ -1,5 +1,5 @@
 import type { Definition } from './definition.ts'
-import { UNIVERSAL_STOP } from './plans.data.ts'
+import { UNIVERSAL_STOP } from './plan-parts.ts'
 
 /** Nothing is done to a tired fish but good water: further-schools.md 1 and 10, rest. */
 export const REST_COURSES: readonly Definition[] = [

@@ -1,4 +1,4 @@
-import { DEFINITIONS } from '../../catalogue/courses/definitions.ts'
+import { DEFINITIONS } from '../../catalogue/courses/all-definitions.ts'
 import { drugsOf } from './drug-choices.ts'
 import { rampLevels } from './ramp.ts'
 import { doseById } from '../../catalogue/treatments/treatments.ts'

@@ -1,4 +1,3 @@
-import type { Content } from '../../journal/entry.ts'
 import { fishMassG } from '../../household/fish-mass.ts'
 import { quarantine } from '../testing-schools.ts'
 import { restocking } from './restocking.ts'
@@ -24,7 +23,7 @@ function fallow(lengths: Readonly<Record<string, number>> = {}) {
   for (const [animalId, sizeCm] of Object.entries(lengths))
     it.write({ kind: 'animal-change', ...it.at(-1, '13:00'), animalId, changes: { sizeCm } })
   for (const animalId of ['cobalt', 'ash', ...more])
-    it.write({ kind: 'move', ...it.at(0, '10:00'), animalId, fromTankId: 'quar', toTankId: 'obs' } as Content)
+    it.write({ kind: 'move', ...it.at(0, '10:00'), animalId, fromTankId: 'quar', toTankId: 'obs' })
   return it
 }
 const back = (it: ReturnType<typeof fallow>, day = 80) => restocking(it.journal, it.plan(day, '12:00'))

@@ -3,12 +3,8 @@ import { Form } from 'react-aria-components'
 import { useForm } from 'react-hook-form'
 import { useNavigate, useSearchParams } from 'react-router'
 import { styled } from 'styled-components'
-import {
-  DEFINITIONS,
-  definitionById,
-  withChosenParts,
-  type Definition,
-} from '../../../../core/catalogue/courses/definitions.ts'
+import { DEFINITIONS } from '../../../../core/catalogue/courses/all-definitions.ts'
+import { definitionById, withChosenParts, type Definition } from '../../../../core/catalogue/courses/definitions.ts'
 import { PROSE } from '../../../../core/catalogue/courses/prose.data.ts'
 import { DOSE_SOURCES } from '../../../../core/catalogue/treatments/dose-sources.data.ts'
 import { doseById } from '../../../../core/catalogue/treatments/treatments.ts'

@@ -1,0 +1,27 @@
+import { ADD_ONS } from './add-ons.data.ts'
+import { CORAL_COURSES } from './corals.data.ts'
+import type { Definition } from './definition.ts'
+import { addDefinitions } from './definitions.ts'
+import { FALLOW_COURSES } from './fallow.data.ts'
+import { FURTHER_SCHOOLS } from './further-schools.data.ts'
+import { PLAN_COURSES } from './plans.data.ts'
+import { REST_COURSES } from './rest.data.ts'
+import { SCHOOL_COURSES } from './schools.data.ts'
+import { TRANSFER_COURSES } from './transfers.data.ts'
+
+/**
+ * Every course that the engine runs, by the handbooks’ own ids. Importing this file makes all of them known to `definitionById`: the
+ * command line, the worker, the tests and the screens that choose among them do so.
+ */
+export const DEFINITIONS: readonly Definition[] = [
+  ...SCHOOL_COURSES,
+  ...TRANSFER_COURSES,
+  ...FURTHER_SCHOOLS,
+  ...ADD_ONS,
+  ...REST_COURSES,
+  ...FALLOW_COURSES,
+  ...CORAL_COURSES,
+  ...PLAN_COURSES,
+]
+
+addDefinitions(DEFINITIONS)

@@ -1,0 +1,49 @@
+import type { Definition } from './definition.ts'
+import { addDefinitions, definitionById } from './definitions.ts'
+
+interface Shelf {
+  ids: readonly string[]
+  load: () => Promise<readonly Definition[]>
+}
+
+/** Which file holds which definitions. A test holds it against all of them. */
+export const DEFINITION_FILES: readonly Shelf[] = [
+  {
+    ids: ['qt-b-drug14', 'qt-a-cu30', 'qt-a-cq30'],
+    load: async () => (await import('./schools.data.ts')).SCHOOL_COURSES,
+  },
+  {
+    ids: ['qt-c-ttm', 'qt-c-velvet', 'qt-c-hybrid'],
+    load: async () => (await import('./transfers.data.ts')).TRANSFER_COURSES,
+  },
+  {
+    ids: ['qt-d-hypo', 'qt-d-fluke', 'qt-e-uronema', 'qt-f-observe', 'qt-g-none', 'qt-freshwater'],
+    load: async () => (await import('./further-schools.data.ts')).FURTHER_SCHOOLS,
+  },
+  {
+    ids: ['qt-add-worm', 'qt-add-metro', 'qt-add-formalin', 'qt-add-soak', 'qt-add-kanamycin'],
+    load: async () => (await import('./add-ons.data.ts')).ADD_ONS,
+  },
+  { ids: ['rest'], load: async () => (await import('./rest.data.ts')).REST_COURSES },
+  {
+    ids: ['fallow-76', 'fallow-45', 'fallow-velvet', 'fallow-brook'],
+    load: async () => (await import('./fallow.data.ts')).FALLOW_COURSES,
+  },
+  {
+    ids: ['coral-76', 'coral-45', 'coral-dip-cycle'],
+    load: async () => (await import('./corals.data.ts')).CORAL_COURSES,
+  },
+  { ids: ['peroxide-spot'], load: async () => (await import('./plans.data.ts')).PLAN_COURSES },
+]
+
+/**
+ * Loads the files of some definitions, so that the ledger needs only those that its journal names. Ids that no file holds are left out.
+ * @throws where a file cannot be fetched: a course that is not known would silently have no tasks
+ * @example
+ * await loadDefinitions(['fallow-76']) // definitionById('fallow-76') is known
+ */
+export async function loadDefinitions(ids: Iterable<string>): Promise<void> {
+  const wanted = new Set([...ids].filter((id) => definitionById(id) === undefined))
+  const files = DEFINITION_FILES.filter((file) => file.ids.some((id) => wanted.has(id)))
+  for (const definitions of await Promise.all(files.map(({ load }) => load()))) addDefinitions(definitions)
+}
