@@ -66,6 +66,9 @@ const NAMES: Record<ContentKind, string> = {
   'bench-start': 'bench sessions',
   'bench-mark': 'bench steps',
   'bench-end': 'bench ends',
+  'case-start': 'cases',
+  'case-mark': 'case marks',
+  'case-end': 'case ends',
 }
 
 const kindOf = (entry: Entry): string =>

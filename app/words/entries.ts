@@ -7,6 +7,7 @@ import type { Settings } from '../../core/household/settings.ts'
 import { startInWords } from '../../core/courses/course.ts'
 import { courseName } from '../../core/courses/names.ts'
 import { animalName, doseName, newcomerName, tankName } from './names.ts'
+import { caseMarks } from './case-entries.ts'
 import { careMarks, partName } from './care-entries.ts'
 import { plain, strong, type Mark, type Wording } from './marks.ts'
 import { taskName } from '../../core/schedule/task-name.ts'
@@ -320,6 +321,10 @@ export function contentMarks(content: Content, wording: Wording, tankId?: string
         plain(content.mark >= 3 ? ` ${content.food}` : ''),
         plain(content.place ? `, ${content.place}` : ''),
       ]
+    case 'case-start':
+    case 'case-mark':
+    case 'case-end':
+      return caseMarks(content)
     case 'household':
       return [plain('household settings')]
     case 'course-start':

@@ -11,6 +11,7 @@ import {
   Skirmish,
   Training,
 } from './contents/arrivals.schema.ts'
+import { CaseEnd, CaseMark, CaseStart } from './contents/cases.schema.ts'
 import {
   Away,
   Chore,
@@ -111,6 +112,9 @@ export const Content = Type.Union([
   BenchStart,
   BenchMark,
   BenchEnd,
+  CaseStart,
+  CaseMark,
+  CaseEnd,
 ])
 export type Content = Static<typeof Content>
 export type ContentKind = Content['kind']

@@ -24,6 +24,7 @@ export type Subject =
   | `chore:${string}`
   | `run:${string}`
   | `introduction:${string}`
+  | `case:${string}`
   /** Pictures that belong to an entry. */
   | `pictures:${string}`
 
@@ -152,6 +153,13 @@ export function subjectsOf(content: Content): Subject[] {
         ...[content.byId, content.onId].flatMap((animal): Subject[] => (animal ? [`animal:${animal}`] : [])),
       )
       if (content.introId !== undefined) subjects.push(`introduction:${content.introId}`)
+      break
+    case 'case-start':
+      subjects.push(`case:${content.caseId}`, ...content.animalIds.map((animal): Subject => `animal:${animal}`))
+      break
+    case 'case-mark':
+    case 'case-end':
+      subjects.push(`case:${content.caseId}`)
       break
     case 'training':
       subjects.push(...content.animalIds.map((animal): Subject => `animal:${animal}`))

@@ -1,0 +1,63 @@
+import type { Content, ContentOf } from '../../core/journal/entry.ts'
+import { plural } from '../../core/words/numbers.ts'
+import { plain, strong, type Mark } from './marks.ts'
+
+type CaseContent = Extract<Content, { kind: 'case-start' | 'case-mark' | 'case-end' }>
+
+const TABLES: Record<ContentOf<'case-start'>['table'], string> = {
+  'marine-fish': 'an ill fish',
+  'freshwater-fish': 'an ill fish',
+  'marine-film': 'a film or alga',
+  'freshwater-algae': 'a film or alga',
+  'coral-and-pests': 'a pest or an ailing coral',
+}
+
+/** The condition of an id in plain words: the names of the catalogue come with the Diagnose screen only. */
+const causeWords = (id: string | undefined): string => (id ?? 'a cause').replaceAll('-', ' ')
+
+/** What a case is called where the keeper gave it no name. */
+export const caseName = ({ title, table }: Pick<ContentOf<'case-start'>, 'title' | 'table'>): string =>
+  title ?? TABLES[table]
+
+function markWords({ mark, signs = [], cause, words }: ContentOf<'case-mark'>): Mark[] {
+  const because = plain(words === undefined ? '' : `: ${words}`)
+  switch (mark) {
+    case 'signs': {
+      const present = signs.filter(({ answer }) => answer === 'present').length
+      const absent = signs.filter(({ answer }) => answer === 'absent').length
+      const said = [
+        ...(present > 0 ? [`${plural(present, 'sign')} present`] : []),
+        ...(absent > 0 ? [`${absent} absent`] : []),
+      ]
+      return [plain(`case, ${said.join(', ') || 'a sign taken back'}`)]
+    }
+    case 'thought-of':
+      return [plain('case, perhaps '), strong(causeWords(cause)), because]
+    case 'ruled-out':
+      return [plain(`case, ruled out ${causeWords(cause)}`), because]
+    case 'confirmed':
+      return [plain('case, confirmed '), strong(causeWords(cause)), because]
+    case 'experiment':
+      return [plain('one thing changed'), because]
+    case 'experiment-result':
+      return [plain('looked at what was changed'), because]
+    case 'reopened':
+      return [plain('case '), strong('open again'), because]
+  }
+}
+
+/** The entries of a case as short marks. */
+export function caseMarks(content: CaseContent): Mark[] {
+  switch (content.kind) {
+    case 'case-start':
+      return [plain('case: '), strong(caseName(content))]
+    case 'case-mark':
+      return markWords(content)
+    case 'case-end':
+      return [
+        plain('case closed, '),
+        strong(content.outcome),
+        plain(content.cause === undefined ? '' : `: ${causeWords(content.cause)}`),
+      ]
+  }
+}

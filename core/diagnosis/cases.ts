@@ -1,0 +1,185 @@
+import type { Answer } from '../catalogue/diagnosis/diagnosis.types.ts'
+import type { Content, ContentOf } from '../journal/entry.ts'
+import type { Journal, Line } from '../journal/journal.ts'
+import { MS_PER_DAY } from '../time/zone.ts'
+import type { Answers } from './asking.ts'
+import { askedSigns } from './signs.ts'
+
+/** Something seen of an animal shortly before a case was opened belongs to it (EA). */
+const SEEN_BEFORE_MS = 2 * MS_PER_DAY
+
+/** One answer to a sign, and when. */
+export interface SignAnswer {
+  at: number
+  sign: string
+  answer: Answer
+  /** Typed in the log line or seen in a look, not answered on the case's page. */
+  fromSighting: boolean
+}
+
+/** A cause on the list of a case. */
+export interface Cause {
+  id: string
+  state: 'thought-of' | 'ruled-out' | 'confirmed'
+  at: number
+  words: string | null
+}
+
+/** One thing that was changed, to see whether it was the cause. */
+export interface Experiment {
+  at: number
+  words: string
+  lookAt: number | null
+  /** What was seen; null while nobody has looked. */
+  result: string | null
+}
+
+/** A case as its entries leave it. */
+export interface Case {
+  id: string
+  start: ContentOf<'case-start'>
+  startedAt: number
+  answers: readonly SignAnswer[]
+  causes: readonly Cause[]
+  experiments: readonly Experiment[]
+  /** Null while it is open. */
+  ended: { at: number; outcome: ContentOf<'case-end'>['outcome']; cause: string | null; words: string | null } | null
+  reopenedAt: number | null
+}
+
+/** The signs that were seen of a case's animals while it was open, whoever wrote them down and where. */
+function sightingsOf(journal: Journal, start: ContentOf<'case-start'>, from: number, until: number): SignAnswer[] {
+  const known = askedSigns(start.table)
+  const own = new Set(start.animalIds)
+  return journal.ofKind('sighting').flatMap(({ at, content }) =>
+    at >= from && at <= until && content.animalIds.some((id) => own.has(id))
+      ? content.signs
+          .filter(({ sign }) => known.has(sign))
+          .map(({ sign, present }) => ({
+            at,
+            sign,
+            answer: present ? ('present' as const) : ('absent' as const),
+            fromSighting: true,
+          }))
+      : [],
+  )
+}
+
+function describe(journal: Journal, id: string): Case | null {
+  const lines = journal.about(`case:${id}`).filter((line) => !line.struck)
+  const first = lines.find((line): line is Line<ContentOf<'case-start'>> => line.content.kind === 'case-start')
+  if (!first) return null
+  const marked: SignAnswer[] = []
+  const causes = new Map<string, Cause>()
+  const experiments: Experiment[] = []
+  let ended: Case['ended'] = null
+  let reopenedAt: number | null = null
+  for (const { at, content } of lines) {
+    if (content.kind === 'case-end')
+      ended = { at, outcome: content.outcome, cause: content.cause ?? null, words: content.words ?? null }
+    if (content.kind !== 'case-mark') continue
+    const { mark, cause, words = null, lookAt } = content
+    if (mark === 'signs')
+      marked.push(...(content.signs ?? []).map(({ sign, answer }) => ({ at, sign, answer, fromSighting: false })))
+    else if (mark === 'experiment')
+      experiments.push({
+        at,
+        words: words ?? '',
+        lookAt: lookAt === undefined ? null : Date.parse(lookAt),
+        result: null,
+      })
+    else if (mark === 'experiment-result') {
+      const open = experiments.find(({ result }) => result === null)
+      if (open) open.result = words ?? ''
+    } else if (mark === 'reopened') {
+      ended = null
+      reopenedAt = at
+    } else if (cause !== undefined) {
+      causes.delete(cause)
+      causes.set(cause, { id: cause, state: mark, at, words })
+    }
+  }
+  const start = first.content
+  const seen = sightingsOf(journal, start, first.at - SEEN_BEFORE_MS, ended?.at ?? Infinity)
+  return {
+    id,
+    start,
+    startedAt: first.at,
+    answers: [...seen, ...marked].sort((a, b) => a.at - b.at),
+    causes: [...causes.values()],
+    experiments,
+    ended,
+    reopenedAt,
+  }
+}
+
+/** A case; null where the journal holds none of that id. */
+export const caseById = (journal: Journal, id: string): Case | null =>
+  journal.derive(`case:${id}`, [`case:${id}`, 'kind:sighting'], () => describe(journal, id))
+
+/** All cases, the open ones first, then the latest. */
+export function casesOf(journal: Journal): Case[] {
+  const ids = new Set(journal.ofKind('case-start').map(({ content }) => content.caseId))
+  return [...ids]
+    .flatMap((id) => caseById(journal, id) ?? [])
+    .sort((a, b) => Number(a.ended !== null) - Number(b.ended !== null) || b.startedAt - a.startedAt)
+}
+
+/**
+ * The answers of a case as they stand: the last word on each sign.
+ * @param until ms; to see how it stood then
+ */
+export function answersOf({ answers }: Case, until = Infinity): Answers {
+  const last: Record<string, Answer> = {}
+  for (const { at, sign, answer } of answers) if (at <= until) last[sign] = answer
+  return last
+}
+
+/** A closed case whose animal shows a sign again. */
+export interface CameBack {
+  closed: Case
+  signs: readonly string[]
+  at: number
+}
+
+/** Signs of a closed case that were present in it and are seen again within eight weeks of its end: outbreaks.md 1, prevent-relapse. */
+const RELAPSE_MS = 56 * MS_PER_DAY
+
+/** Closed cases whose signs have come back on the same animals, so that the keeper is asked whether it is open again. */
+export function casesThatCameBack(journal: Journal): CameBack[] {
+  return casesOf(journal).flatMap((closed): CameBack[] => {
+    const { ended, start } = closed
+    if (!ended) return []
+    const had = answersOf(closed, ended.at)
+    const again = sightingsOf(journal, start, ended.at + 1, ended.at + RELAPSE_MS).filter(
+      ({ sign, answer }) => answer === 'present' && had[sign] === 'present',
+    )
+    return again.length === 0
+      ? []
+      : [{ closed, signs: [...new Set(again.map(({ sign }) => sign))], at: again.at(-1)!.at }]
+  })
+}
+
+/** Entries that open a case with what was answered until then. */
+export function caseContents(
+  start: Omit<ContentOf<'case-start'>, 'kind' | 'happened'>,
+  answers: Answers,
+  happened: string,
+): Content[] {
+  const signs = Object.entries(answers).map(([sign, answer]) => ({ sign, answer }))
+  return [
+    { kind: 'case-start', happened, ...start },
+    ...(signs.length === 0
+      ? []
+      : [
+          {
+            kind: 'case-mark' as const,
+            happened,
+            caseId: start.caseId,
+            tankId: start.tankId,
+            mark: 'signs' as const,
+            signs,
+          },
+        ]),
+  ]
+}
