@@ -1,5 +1,6 @@
 import type { Entry } from '../core/journal/entry.ts'
 import { openDiary, type Present } from './diary.ts'
+import { cases } from './scenario/cases.ts'
 import { hallReef } from './scenario/hall.ts'
 import { houseAndShelf } from './scenario/house.ts'
 import { quarantine } from './scenario/quarantine.ts'
@@ -14,5 +15,6 @@ export function buildSample(present: Present): Entry[] {
   quarantine(diary)
   tubs(diary)
   studyPlanted(diary)
+  cases(diary)
   return diary.entries()
 }

@@ -38,6 +38,9 @@ const SCREENS: Record<string, ComponentType> = {
   'arrivals/together/:introId': lazy(async () => ({
     default: (await import('../screens/arrivals/Together.tsx')).Together,
   })),
+  diagnose: lazy(async () => ({ default: (await import('../screens/diagnose/Diagnose.tsx')).Diagnose })),
+  'diagnose/look': lazy(async () => ({ default: (await import('../screens/diagnose/Look.tsx')).Look })),
+  'diagnose/:caseId': lazy(async () => ({ default: (await import('../screens/diagnose/CasePage.tsx')).CasePage })),
   courses: lazy(async () => ({ default: (await import('../screens/courses/Courses.tsx')).Courses })),
   'courses/new': lazy(async () => ({
     default: (await import('../screens/courses/start/StartCourse.tsx')).StartCourse,

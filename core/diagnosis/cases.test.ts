@@ -133,8 +133,8 @@ describe('a case', () => {
 
   test('open ones first, then the latest', () => {
     const { journal } = house(
-      { ...opened, caseId: 'old', ...at(-9) } as Content,
-      { ...opened, caseId: 'done', ...at(-1) } as Content,
+      { ...opened, caseId: 'old', ...at(-9) },
+      { ...opened, caseId: 'done', ...at(-1) },
       { kind: 'case-end', ...at(0), caseId: 'done', tankId: 'quar', outcome: 'harmless' },
       opened,
     )

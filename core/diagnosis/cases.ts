@@ -37,9 +37,13 @@ export interface Experiment {
 /** A case as its entries leave it. */
 export interface Case {
   id: string
+  /** The entry that opened it: its pictures are about that. */
+  entryId: string
   start: ContentOf<'case-start'>
   startedAt: number
   answers: readonly SignAnswer[]
+  /** What was written of its animals while it was open, in the keeper's words. */
+  remarks: readonly { at: number; words: string }[]
   causes: readonly Cause[]
   experiments: readonly Experiment[]
   /** Null while it is open. */
@@ -64,6 +68,21 @@ function sightingsOf(journal: Journal, start: ContentOf<'case-start'>, from: num
       : [],
   )
 }
+
+/** What was written of a case's animals: “white grains 12 left flank”. */
+const remarksOf = (
+  journal: Journal,
+  { animalIds }: ContentOf<'case-start'>,
+  from: number,
+  until: number,
+): Case['remarks'] =>
+  journal
+    .ofKind('sighting')
+    .flatMap(({ at, content }) =>
+      content.words !== undefined && at >= from && at <= until && content.animalIds.some((id) => animalIds.includes(id))
+        ? [{ at, words: content.words }]
+        : [],
+    )
 
 function describe(journal: Journal, id: string): Case | null {
   const lines = journal.about(`case:${id}`).filter((line) => !line.struck)
@@ -103,8 +122,10 @@ function describe(journal: Journal, id: string): Case | null {
   const seen = sightingsOf(journal, start, first.at - SEEN_BEFORE_MS, ended?.at ?? Infinity)
   return {
     id,
+    entryId: first.id,
     start,
     startedAt: first.at,
+    remarks: remarksOf(journal, start, first.at - SEEN_BEFORE_MS, ended?.at ?? Infinity),
     answers: [...seen, ...marked].sort((a, b) => a.at - b.at),
     causes: [...causes.values()],
     experiments,

@@ -1,4 +1,5 @@
 import { FIRST_MINUTES, type FirstMinutes } from '../catalogue/diagnosis/first-minutes.data.ts'
+import { PROGNOSES, type Prognosis } from '../catalogue/diagnosis/prognosis.data.ts'
 import type { CaseTable } from '../catalogue/diagnosis/diagnosis.types.ts'
 import { signTable, type Setting } from '../catalogue/sign-tables/sign-tables.ts'
 import { expectOk } from '../result/result.ts'
@@ -14,6 +15,8 @@ const LIKELY = { share: 0.8, timesSecond: 4 }
 const POSSIBLE_SHARE = 0.4
 /** What is a matter of hours is shown from this share on, whatever its rank. */
 const SHOWN_IF_URGENT = 0.05
+/** With a sign that speaks for it, it says what to do first from this share on, or where it leads (EA). */
+const ACTED_ON_SHARE = 0.2
 /** Others are shown from this share on (EA), and so many at most. */
 const SHOWN_SHARE = 0.03
 const SHOWN_MOST = 5
@@ -33,6 +36,8 @@ export interface RankedCondition {
   speaksFor: readonly AskedSign[]
   speaksAgainst: readonly AskedSign[]
   firstMinutes: FirstMinutes | null
+  /** What is said plainly of its end where it is likely enough to matter: it has no cure, or schools differ. */
+  prognosis: Prognosis | null
 }
 
 /** What to look at next. */
@@ -48,6 +53,8 @@ export interface CaseRanking {
   /** The best condition; null where none of these or nothing leads. */
   best: RankedCondition | null
   shown: readonly RankedCondition[]
+  /** What is a matter of hours and has to be acted on before it is certain; null where nothing is. */
+  urgent: RankedCondition | null
   /** All of the table, for what needs a share. */
   ranked: readonly { id: string; probability: number }[]
   flags: readonly RaisedFlag[]
@@ -99,12 +106,18 @@ export function rankCase(table: CaseTable, setting: Setting, answers: Answers): 
               ...evidence.present.filter((sign) => p(sign) <= SPEAKS_AGAINST),
             ].flatMap((sign) => signs.get(sign) ?? []),
       firstMinutes: facts?.urgency === 'hours' ? (FIRST_MINUTES[id] ?? null) : null,
+      prognosis: probability >= ACTED_ON_SHARE ? (PROGNOSES[id] ?? null) : null,
     }
   }
   const isShown = ({ id, probability }: (typeof ranked)[number], i: number): boolean =>
     (i < SHOWN_MOST && probability >= SHOWN_SHARE) ||
     (probability >= SHOWN_IF_URGENT && conditionFacts(id)?.urgency === 'hours')
   const shown = answered === 0 ? [] : ranked.filter(isShown).map(described)
+  const leader = shown.find(({ id }) => id !== NONE_OF_THESE)
+  const urgent = shown.find(
+    (one) =>
+      one.firstMinutes !== null && one.speaksFor.length > 0 && (one === leader || one.probability >= ACTED_ON_SHARE),
+  )
   const asking = (sign: string) => isWorthAsking(table, setting, answers, sign)
   const [first, second] = ranked.filter(({ id }) => id !== NONE_OF_THESE)
   const telling =
@@ -122,6 +135,7 @@ export function rankCase(table: CaseTable, setting: Setting, answers: Answers): 
     certainty: answered === 0 ? 'not-enough' : certaintyOf(ranked),
     best: answered === 0 || ranked[0]!.id === NONE_OF_THESE ? null : described(ranked[0]!),
     shown,
+    urgent: urgent ?? null,
     ranked,
     flags: table === 'marine-fish' || table === 'freshwater-fish' ? raisedFlags(answers, setting) : [],
     forBoth: answered === 0 ? [] : treatForBoth(ranked, answers, setting),

@@ -94,7 +94,12 @@ export function StartCourse() {
     partIds: isOfCorals(one) ? coralChoices(journal, tankId).map(({ value }) => value) : [],
     productId: productFor(doseById(firstDrug(one))?.agent),
     products: Object.fromEntries(one.products.map(({ dose, ingredient }) => [dose, productFor(ingredient)])),
-    options: Object.fromEntries(one.options.map(({ id, choices }) => [id, choices[0]?.id ?? ''])),
+    options: Object.fromEntries(
+      one.options.map(({ id, choices }) => [
+        id,
+        (choices.find((choice) => choice.id === params.get('for')) ?? choices[0])?.id ?? '',
+      ]),
+    ),
     rampHours: String(rampChoices(doseById(firstDrug(one))?.agent ?? '')[0]),
     direct: false,
   })
@@ -152,6 +157,7 @@ export function StartCourse() {
       happened: iso(at),
       kitId: kitFor(journal, tankId, 'copper')?.id,
       withCourseId: schoolHere?.id,
+      caseId: params.get('case') ?? undefined,
     })
     if (await keep([...setups, content])) void navigate(`/courses/${courseId}`)
   })

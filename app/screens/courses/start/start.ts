@@ -219,7 +219,15 @@ export function startContent(
     happened,
     kitId,
     withCourseId,
-  }: { courseId: string; happened: string; kitId: string | undefined; withCourseId?: string | undefined },
+    caseId,
+  }: {
+    courseId: string
+    happened: string
+    kitId: string | undefined
+    withCourseId?: string | undefined
+    /** The case that it answers. */
+    caseId?: string | undefined
+  },
 ): ContentOf<'course-start'> {
   const overrides = concerns
     .filter(({ severity }) => severity === 'block' || severity === 'caution')
@@ -248,6 +256,7 @@ export function startContent(
     happened,
     courseId,
     ...(definition.kind === 'add-on' && withCourseId !== undefined && { withCourseId }),
+    ...(caseId !== undefined && { caseId }),
     definition: definition.id,
     tanks: chosen(
       values.tanks,

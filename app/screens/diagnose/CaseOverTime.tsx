@@ -1,0 +1,68 @@
+import type { Case } from '../../../core/diagnosis/cases.ts'
+import { askedSigns } from '../../../core/diagnosis/signs.ts'
+import { lastValue } from '../../../core/readings/latest.ts'
+import { dayAs } from '../../../core/time/words.ts'
+import { MS_PER_DAY, type Day } from '../../../core/time/zone.ts'
+import { parameterValue, quantityText } from '../../../core/words/quantities.ts'
+import { useHousehold } from '../../journal/provider.tsx'
+import { Facts, Heading, Quiet, Rows, Small, Stack } from '../../look/text.ts'
+import { PARAMETERS_AS_ASKED } from '../../words/parameters.ts'
+
+/** Readings that bear on a case are as old as this at most (EA). */
+const READING_DAYS = 14
+
+/** How the signs went day by day, what was written, and the readings when it was opened. */
+export function OverTime({ one }: { one: Case }) {
+  const { journal, settings } = useHousehold()
+  const { clock, units } = settings
+  const signs = askedSigns(one.start.table)
+  const days = new Map<Day, { present: string[]; absent: string[]; words: string[] }>()
+  const of = (at: number) => {
+    const day = clock.dayOf(at)
+    const known = days.get(day) ?? { present: [], absent: [], words: [] }
+    days.set(day, known)
+    return known
+  }
+  for (const { at, sign, answer } of one.answers) {
+    const label = signs.get(sign)?.label.toLowerCase() ?? sign
+    if (answer === 'present') of(at).present.push(label)
+    if (answer === 'absent') of(at).absent.push(label)
+  }
+  for (const { at, words } of one.remarks) of(at).words.push(words)
+  const then = PARAMETERS_AS_ASKED.flatMap((parameter) => {
+    const last = lastValue(journal, one.start.tankId, parameter.id, one.startedAt + 1)
+    return last && one.startedAt - last.at <= READING_DAYS * MS_PER_DAY ? [{ parameter, last }] : []
+  })
+  return (
+    <section>
+      <Heading>Over the days</Heading>
+      {days.size === 0 && <Small style={{ paddingTop: 10 }}>No sign is answered yet.</Small>}
+      <Rows>
+        {[...days]
+          .sort(([a], [b]) => b - a)
+          .map(([day, { present, absent, words }]) => (
+            <li key={day}>
+              <strong>{dayAs(day, 'EEE d MMM')}</strong> {present.length > 0 && <>{[...new Set(present)].join('; ')}</>}
+              {absent.length > 0 && <Quiet> not: {[...new Set(absent)].join('; ')}</Quiet>}
+              {words.map((line) => (
+                <Small key={line}>“{line}”</Small>
+              ))}
+            </li>
+          ))}
+      </Rows>
+      {then.length > 0 && (
+        <Stack $gap={4} style={{ paddingTop: 12 }}>
+          <Quiet>The water when it was opened</Quiet>
+          <Facts>
+            {then.map(({ parameter, last }) => (
+              <div key={parameter.id}>
+                <dt>{parameter.name}</dt>
+                <dd>{quantityText(parameterValue(parameter.id, last.value, units))}</dd>
+              </div>
+            ))}
+          </Facts>
+        </Stack>
+      )}
+    </section>
+  )
+}

@@ -1,0 +1,139 @@
+import { useMemo, useState } from 'react'
+import { useParams } from 'react-router'
+import type { Answer } from '../../../core/catalogue/diagnosis/diagnosis.types.ts'
+import { answersOf, caseById, type Case } from '../../../core/diagnosis/cases.ts'
+import type { CaseSubject } from '../../../core/diagnosis/context.ts'
+import { conditionName } from '../../../core/diagnosis/condition-facts.ts'
+import { tankById } from '../../../core/household/tanks.ts'
+import { dayBeside } from '../../../core/time/words.ts'
+import { iso } from '../../../core/time/zone.ts'
+import { thisInstant, useNow } from '../../frame/now.tsx'
+import { useKeeping, UnkeptNote } from '../../journal/keeping.tsx'
+import { useHousehold } from '../../journal/provider.tsx'
+import { Button, ButtonLink, PrimaryButton } from '../../look/buttons.ts'
+import { Page, PageHead, TwoParts } from '../../look/page.ts'
+import { Bar, Line, Quiet, Small, Stack, Title } from '../../look/text.ts'
+import { CaseFollowUp } from './CaseFollowUp.tsx'
+import { CaseTitle } from './CaseTitle.tsx'
+import { Happened } from './Happened.tsx'
+import { NowLines } from './NowLines.tsx'
+import { RankingPanel } from './RankingPanel.tsx'
+import { SignBoard } from './SignBoard.tsx'
+import { subjectWords, whereToLook } from './subjects.ts'
+import { countOf, useRanking } from './useRanking.ts'
+
+/** A case: its signs and how they rank, what was thought of and ruled out, and its end. */
+export function CasePage() {
+  const { caseId = '' } = useParams()
+  const { journal } = useHousehold()
+  const one = caseById(journal, caseId)
+  if (!one)
+    return (
+      <Page>
+        <Stack>
+          <Title>No such case</Title>
+          <Small>The journal holds no case of this name: it may be in the other household.</Small>
+          <div>
+            <ButtonLink href="/diagnose">All cases</ButtonLink>
+          </div>
+        </Stack>
+      </Page>
+    )
+  return <CaseBody key={one.id} one={one} />
+}
+
+function CaseBody({ one }: { one: Case }) {
+  const { journal, settings } = useHousehold()
+  const now = useNow()
+  const { keep, busy, unkept } = useKeeping()
+  const [opened] = useState(() => thisInstant())
+  const [isLooking, setIsLooking] = useState(false)
+  const { start, ended, startedAt, entryId } = one
+  const about = useMemo(
+    (): CaseSubject => ({
+      table: start.table,
+      tankId: start.tankId,
+      animalIds: start.animalIds,
+      partIds: start.partIds ?? [],
+    }),
+    [start],
+  )
+  const own = useMemo(() => answersOf(one), [one])
+  // A closed case shows what was known when it was closed.
+  const { known, answers, ranking } = useRanking(about, own, ended?.at ?? opened)
+  const { clock } = settings
+  const mark = { caseId: one.id, tankId: start.tankId }
+  const onAnswer = (sign: string, answer: Answer) =>
+    void keep([{ kind: 'case-mark', happened: iso(thisInstant()), ...mark, mark: 'signs', signs: [{ sign, answer }] }])
+  const tank = tankById(journal, start.tankId)
+  const place = tank && whereToLook(tank).find(({ table }) => table === start.table)
+  const isCoral = start.table === 'coral-and-pests'
+  return (
+    <Page>
+      <PageHead>
+        <div>
+          <CaseTitle entryId={entryId} start={start} fallback={subjectWords(journal, about)} />
+          <Quiet>
+            {tank?.name}, since {dayBeside(clock.dayOf(startedAt), clock.dayOf(now))}
+            {start.title !== undefined && !isCoral && ` · ${subjectWords(journal, about)}`}
+          </Quiet>
+        </div>
+        <ButtonLink href="/diagnose">All cases</ButtonLink>
+      </PageHead>
+      {unkept && <UnkeptNote unkept={unkept} />}
+      {ended ? (
+        <Stack $gap={10} style={{ marginBottom: 20 }}>
+          <Bar $tone="second">
+            Closed {dayBeside(clock.dayOf(ended.at), clock.dayOf(now))}: {ended.outcome}
+            {ended.cause !== null && `, ${conditionName(ended.cause)}`}
+            {ended.words !== null && `. ${ended.words}`}
+          </Bar>
+          <Line>
+            <Button
+              isDisabled={busy}
+              onPress={() =>
+                void keep([{ kind: 'case-mark', happened: iso(thisInstant()), ...mark, mark: 'reopened' }])
+              }
+            >
+              Open it again
+            </Button>
+          </Line>
+        </Stack>
+      ) : (
+        <NowLines ranking={ranking} />
+      )}
+      <TwoParts>
+        <Stack $gap={28}>
+          {!ended && !isLooking && (
+            <div>
+              <PrimaryButton onPress={() => setIsLooking(true)}>Look again: what is seen now</PrimaryButton>
+            </div>
+          )}
+          {!ended && isLooking && (
+            <SignBoard
+              table={start.table}
+              subject={isCoral ? null : (place?.subject ?? null)}
+              answers={answers}
+              known={known}
+              own={own}
+              onAnswer={onAnswer}
+            />
+          )}
+          <CaseFollowUp one={one} ranking={ranking} />
+        </Stack>
+        <Stack $gap={24}>
+          <RankingPanel
+            table={start.table}
+            ranking={ranking}
+            answers={answers}
+            ownCount={countOf(own)}
+            tankId={start.tankId}
+            caseId={one.id}
+            onAnswer={ended ? null : onAnswer}
+          />
+          <Happened tankId={start.tankId} until={startedAt} />
+        </Stack>
+      </TwoParts>
+    </Page>
+  )
+}

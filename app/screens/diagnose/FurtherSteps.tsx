@@ -1,0 +1,43 @@
+import type { CaseTable } from '../../../core/catalogue/diagnosis/diagnosis.types.ts'
+import type { ConditionFacts } from '../../../core/diagnosis/condition-facts.ts'
+import { nextSteps } from '../../../core/diagnosis/next-steps.ts'
+import { ButtonLink } from '../../look/buttons.ts'
+import { Line, Small } from '../../look/text.ts'
+
+/** From a condition one step to what fits it: a course with its first dose worked out, or the plan in the handbook. */
+export function FurtherSteps({
+  table,
+  facts,
+  tankId,
+  caseId,
+}: {
+  table: CaseTable
+  facts: ConditionFacts
+  tankId: string | null
+  caseId: string | null
+}) {
+  const steps = nextSteps(table, facts)
+  if (steps.length === 0) return null
+  const start = (definition: string) =>
+    `/courses/new?${new URLSearchParams({
+      definition,
+      for: facts.id,
+      ...(tankId !== null && { tank: tankId }),
+      ...(caseId !== null && { case: caseId }),
+    }).toString()}`
+  return (
+    <>
+      <Line $gap={8}>
+        {steps.map(({ definition, plan, label }) => (
+          <ButtonLink
+            key={definition ?? plan}
+            href={definition === undefined ? `/handbook/plans#${plan}` : start(definition)}
+          >
+            {definition === undefined ? `Plan: ${label}` : label}
+          </ButtonLink>
+        ))}
+      </Line>
+      <Small>Opens with its cautions and its first dose worked out; nothing starts before you say so.</Small>
+    </>
+  )
+}
