@@ -7,7 +7,9 @@ import { root } from './ensure/paths.mjs'
 await ensureBuilt()
 ensureChromium()
 const only = process.argv[2]
-const parts = ['core', 'plan', 'dose', 'arrivals', 'ledger'].filter((part) => only === undefined || part === only)
+const parts = ['core', 'plan', 'dose', 'diagnose', 'arrivals', 'ledger'].filter(
+  (part) => only === undefined || part === only,
+)
 for (const part of parts) {
   const { status } = spawnSync(process.execPath, ['--import', 'tsx', `scripts/bench/${part}.ts`], {
     cwd: root,

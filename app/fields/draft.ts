@@ -51,8 +51,14 @@ const KEPT_AFTER_MS = 200
 export function useDraft(name: string): [Values, (id: string, value: string) => void, () => void] {
   const [values, setValues] = useState<Values>(() => readDraft<Values>(name)?.values ?? {})
   useEffect(() => {
-    const timer = setTimeout(() => keepDraft(name, values, Date.now()), KEPT_AFTER_MS)
-    return () => clearTimeout(timer)
+    const keep = () => keepDraft(name, values, Date.now())
+    const timer = setTimeout(keep, KEPT_AFTER_MS)
+    // A page that is reloaded or thrown away within that time keeps the last answer as well.
+    addEventListener('pagehide', keep)
+    return () => {
+      clearTimeout(timer)
+      removeEventListener('pagehide', keep)
+    }
   }, [name, values])
   const change = useCallback((id: string, value: string) => setValues((before) => ({ ...before, [id]: value })), [])
   const forget = useCallback(() => {

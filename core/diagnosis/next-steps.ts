@@ -1,8 +1,10 @@
 import { definitionById } from '../catalogue/courses/definitions.ts'
 import { DEFINITIONS } from '../catalogue/courses/all-definitions.ts'
+import { SCHOOL_LABELS } from '../catalogue/courses/coverage.data.ts'
 import { ACTIONS } from '../catalogue/handbook/actions.data.ts'
 import { ingredientById } from '../catalogue/ingredient.ts'
 import type { CaseTable } from '../catalogue/diagnosis/diagnosis.types.ts'
+import { capital } from '../words/numbers.ts'
 import type { ConditionFacts } from './condition-facts.ts'
 
 /** One step from a case on. */
@@ -42,10 +44,12 @@ export function nextSteps(table: CaseTable, { id, plans }: ConditionFacts): Next
         (one.kind === 'school' || one.kind === 'add-on') &&
         one.treats.includes(id) &&
         (one.water === undefined || one.water === water),
-    ).map(({ id: definition, name }) => ({ definition, label: name }))
+    ).map(({ id: definition, name }) => ({ definition, label: SCHOOL_LABELS[definition] ?? capital(name) }))
   }
   return plans.map((plan): NextStep => {
     const definition = DEFINITIONS.find((one) => one.id === plan)
-    return definition ? { definition: plan, label: definition.name } : { plan, label: plan.replaceAll('-', ' ') }
+    return definition
+      ? { definition: plan, label: capital(definition.name) }
+      : { plan, label: plan.replaceAll('-', ' ') }
   })
 }

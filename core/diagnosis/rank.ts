@@ -22,6 +22,18 @@ const entropy = (p: number): number => {
   return part(p) + part(1 - p)
 }
 
+/** Entropies of the few frequencies that a table is written in: the same eight or so are asked for thousands of times. */
+const known = new Map<number, number>()
+const KNOWN_MOST = 1000
+
+function entropyOf(p: number): number {
+  const before = known.get(p)
+  if (before !== undefined) return before
+  const value = entropy(p)
+  if (known.size < KNOWN_MOST) known.set(p, value)
+  return value
+}
+
 /** What is wrong with a table; null when nothing is. */
 function fault({ conditions }: SignTable): { path: string; message: string } | null {
   const names = Object.keys(conditions[0]!.signs).sort().join('\n')
@@ -52,13 +64,13 @@ export function rankDiagnosis(
   const wrong = fault(table)
   if (wrong) return invalid(wrong.path, wrong.message)
   const signs = Object.keys(table.conditions[0]!.signs)
-  const known = new Set(signs)
+  const named = new Set(signs)
   const [seen, missing] = [new Set(present), new Set(absent)]
   for (const [path, list] of [
     ['/present', present],
     ['/absent', absent],
   ] as const) {
-    const unknown = list.findIndex((sign) => !known.has(sign))
+    const unknown = list.findIndex((sign) => !named.has(sign))
     if (unknown >= 0) return invalid(`${path}/${unknown}`, `expected a sign of the table; came “${list[unknown]}”`)
   }
   const both = absent.findIndex((sign) => seen.has(sign))
@@ -89,7 +101,7 @@ export function rankDiagnosis(
     .filter((sign) => !seen.has(sign) && !missing.has(sign))
     .map((sign) => {
       const overall = rows.reduce((total, { p }, i) => total + posterior[i]! * p(sign), 0)
-      const within = rows.reduce((total, { p }, i) => total + posterior[i]! * entropy(p(sign)), 0)
+      const within = rows.reduce((total, { p }, i) => total + posterior[i]! * entropyOf(p(sign)), 0)
       return { sign, bits: Math.max(0, entropy(Math.min(1, overall)) - within) }
     })
     .sort((a, b) => b.bits - a.bits)

@@ -160,6 +160,15 @@ test('the pair is told apart by the sign that the two show most differently', ()
   expect(Math.abs(pair!.firstShows - pair!.secondShows)).toBeGreaterThanOrEqual(0.4)
 })
 
+test('a look through the microscope, a test or an animal confirms; colour and place do not', () => {
+  const isConfirmed = (table: CaseTable, present: string[]) =>
+    rankCase(table, 'established', answers(present)).isConfirmed
+  expect(isConfirmed('marine-film', ['a-brown-golden', 'a-mainly-sand'])).toBe(false)
+  expect(isConfirmed('marine-film', ['a-m-oval-beak'])).toBe(true)
+  expect(isConfirmed('freshwater-algae', ['b-peroxide-red'])).toBe(true)
+  expect(isConfirmed('coral-and-pests', ['c-frilled-slug'])).toBe(true)
+})
+
 describe('asking rules', () => {
   test('a newcomer’s priors hold the new fish already, and a host is never counted as absent', () => {
     const withNew = rankCase('marine-fish', 'new-arrival', answers(['flashing', 'new-fish-14d'], ['host-clownfish']))

@@ -26,6 +26,9 @@ const SPEAKS_AGAINST = 0.05
 /** Looked for and not seen, it speaks against a condition that shows it at least this often (EA). */
 const MISSED_IN = 0.6
 
+/** Groups of signs that confirm, outbreaks.md 3: the microscope, a test, an animal by its shape or motion. */
+const CONFIRMING_GROUPS: ReadonlySet<string> = new Set(['micro', 'test', 'shape', 'motion'])
+
 /** A condition as it ranks. */
 export interface RankedCondition {
   id: string
@@ -62,6 +65,8 @@ export interface CaseRanking {
   /** What tells the first two apart best, and what each of them would show. */
   pair: { first: string; second: string; sign: AskedSign; firstShows: number; secondShows: number } | null
   next: readonly NextCheck[]
+  /** A look through the microscope, a test, or an animal that was seen: wanted before a chemical plan (outbreaks.md 3). */
+  isConfirmed: boolean
   answered: number
 }
 
@@ -144,6 +149,7 @@ export function rankCase(table: CaseTable, setting: Setting, answers: Answers): 
         ? { first: first!.id, second: second!.id, ...telling }
         : null,
     next: next.filter(({ sign }) => asking(sign)).map(({ sign, bits }) => ({ sign: signs.get(sign)!, bits })),
+    isConfirmed: evidence.present.some((sign) => CONFIRMING_GROUPS.has(signs.get(sign)!.group)),
     answered,
   }
 }

@@ -1,4 +1,4 @@
-import { useMemo, useState } from 'react'
+import { useCallback, useMemo, useState } from 'react'
 import { useParams } from 'react-router'
 import type { Answer } from '../../../core/catalogue/diagnosis/diagnosis.types.ts'
 import { answersOf, caseById, type Case } from '../../../core/diagnosis/cases.ts'
@@ -62,9 +62,22 @@ function CaseBody({ one }: { one: Case }) {
   // A closed case shows what was known when it was closed.
   const { known, answers, ranking } = useRanking(about, own, ended?.at ?? opened)
   const { clock } = settings
-  const mark = { caseId: one.id, tankId: start.tankId }
-  const onAnswer = (sign: string, answer: Answer) =>
-    void keep([{ kind: 'case-mark', happened: iso(thisInstant()), ...mark, mark: 'signs', signs: [{ sign, answer }] }])
+  const { tankId } = start
+  const mark = { caseId: one.id, tankId }
+  const onAnswer = useCallback(
+    (sign: string, answer: Answer) =>
+      void keep([
+        {
+          kind: 'case-mark',
+          happened: iso(thisInstant()),
+          caseId: one.id,
+          tankId,
+          mark: 'signs',
+          signs: [{ sign, answer }],
+        },
+      ]),
+    [keep, one.id, tankId],
+  )
   const tank = tankById(journal, start.tankId)
   const place = tank && whereToLook(tank).find(({ table }) => table === start.table)
   const isCoral = start.table === 'coral-and-pests'

@@ -1,8 +1,8 @@
 import type { CaseTable } from '../../../core/catalogue/diagnosis/diagnosis.types.ts'
 import type { ConditionFacts } from '../../../core/diagnosis/condition-facts.ts'
-import { nextSteps } from '../../../core/diagnosis/next-steps.ts'
+import { isChemical, nextSteps } from '../../../core/diagnosis/next-steps.ts'
 import { ButtonLink } from '../../look/buttons.ts'
-import { Line, Small } from '../../look/text.ts'
+import { Bar, Line, Small } from '../../look/text.ts'
 
 /** From a condition one step to what fits it: a course with its first dose worked out, or the plan in the handbook. */
 export function FurtherSteps({
@@ -10,11 +10,13 @@ export function FurtherSteps({
   facts,
   tankId,
   caseId,
+  isConfirmed,
 }: {
   table: CaseTable
   facts: ConditionFacts
   tankId: string | null
   caseId: string | null
+  isConfirmed: boolean
 }) {
   const steps = nextSteps(table, facts)
   if (steps.length === 0) return null
@@ -37,6 +39,11 @@ export function FurtherSteps({
           </ButtonLink>
         ))}
       </Line>
+      {!isConfirmed && steps.some(isChemical) && (
+        <Bar $tone="soon">
+          One confirming check first, by microscope or by a test: a treatment of the wrong thing feeds the real pest.
+        </Bar>
+      )}
       <Small>Opens with its cautions and its first dose worked out; nothing starts before you say so.</Small>
     </>
   )

@@ -1,6 +1,6 @@
 import { useMemo, useState } from 'react'
 import { useNavigate, useSearchParams } from 'react-router'
-import type { Answer, CaseTable } from '../../../core/catalogue/diagnosis/diagnosis.types.ts'
+import type { CaseTable } from '../../../core/catalogue/diagnosis/diagnosis.types.ts'
 import type { Answers } from '../../../core/diagnosis/asking.ts'
 import { caseContents } from '../../../core/diagnosis/cases.ts'
 import type { CaseSubject } from '../../../core/diagnosis/context.ts'
@@ -82,7 +82,6 @@ function LookAt({
   )
   const about = useMemo((): CaseSubject => ({ table, tankId: tank.id, animalIds }), [table, tank.id, animalIds])
   const { known, answers, ranking } = useRanking(about, own, at)
-  const answer = (sign: string, value: Answer) => change(sign, value)
   const keepCase = async () => {
     const caseId = newId()
     const { table: of, tankId } = about
@@ -108,7 +107,7 @@ function LookAt({
       {unkept && <UnkeptNote unkept={unkept} />}
       <NowLines ranking={ranking} />
       <TwoParts>
-        <SignBoard table={table} subject={subject} answers={answers} known={known} own={own} onAnswer={answer} />
+        <SignBoard table={table} subject={subject} answers={answers} known={known} own={own} onAnswer={change} />
         <Stack $gap={24}>
           <RankingPanel
             table={table}
@@ -117,7 +116,7 @@ function LookAt({
             ownCount={countOf(own)}
             tankId={tank.id}
             caseId={null}
-            onAnswer={answer}
+            onAnswer={change}
           />
           <Happened tankId={tank.id} until={at} />
         </Stack>

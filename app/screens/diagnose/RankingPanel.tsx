@@ -81,6 +81,7 @@ export function RankingPanel({
             key={one.id}
             one={one}
             answers={answers}
+            isConfirmed={ranking.isConfirmed}
             first={i === 0}
             table={table}
             tankId={tankId}
@@ -159,6 +160,7 @@ function Quick({ sign, onAnswer }: { sign: string; onAnswer: (sign: string, answ
 function ConditionCard({
   one: { id, probability, facts, speaksFor, speaksAgainst, prognosis },
   answers,
+  isConfirmed,
   first,
   table,
   tankId,
@@ -166,6 +168,7 @@ function ConditionCard({
 }: {
   one: RankedCondition
   answers: Answers
+  isConfirmed: boolean
   first: boolean
   table: CaseTable
   tankId: string | null
@@ -242,7 +245,7 @@ function ConditionCard({
             </div>
           )}
           {facts.doNot.length > 0 && <Small>Do not {facts.doNot.join('; do not ')}.</Small>}
-          <FurtherSteps table={table} facts={facts} tankId={tankId} caseId={caseId} />
+          <FurtherSteps table={table} facts={facts} tankId={tankId} caseId={caseId} isConfirmed={isConfirmed} />
           <Small>
             <HandbookLink to={`${facts.chapter}#${id}`}>its row in the handbook</HandbookLink>
           </Small>

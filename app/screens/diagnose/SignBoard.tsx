@@ -109,7 +109,7 @@ export function SignBoard({ table, subject, answers, known, own, onAnswer }: Sig
       sign={sign}
       answer={answers[sign.id] ?? 'not-looked'}
       because={because(sign.id)}
-      onAnswer={(answer) => onAnswer(sign.id, answer)}
+      onAnswer={onAnswer}
     />
   )
   const found = searched.trim() === '' ? null : findSigns(table, searched)

@@ -1,4 +1,4 @@
-import { useId } from 'react'
+import { memo, useId } from 'react'
 import { styled } from 'styled-components'
 import type { Answer } from '../../../core/catalogue/diagnosis/diagnosis.types.ts'
 import type { AskedSign } from '../../../core/diagnosis/signs.ts'
@@ -59,8 +59,8 @@ const ANSWERS: readonly [Answer, string][] = [
   ['not-looked', 'not looked'],
 ]
 
-/** One sign with its three answers, as the keeper's or as the journal knows it. */
-export function SignRow({
+/** One sign with its three answers, as the keeper's or as the journal knows it. Drawn again only where it changes: there are some sixty. */
+export const SignRow = memo(function SignRow({
   sign,
   answer,
   because,
@@ -70,7 +70,8 @@ export function SignRow({
   answer: Answer
   /** What the journal's answer rests on; undefined where the keeper has answered. */
   because?: string | undefined
-  onAnswer: (answer: Answer) => void
+  /** The same function from one drawing to the next. */
+  onAnswer: (sign: string, answer: Answer) => void
 }) {
   const name = useId()
   return (
@@ -91,7 +92,7 @@ export function SignRow({
               className="visually-hidden"
               name={name}
               checked={answer === value}
-              onChange={() => onAnswer(value)}
+              onChange={() => onAnswer(sign.id, value)}
             />
             {label}
           </Choice>
@@ -99,4 +100,4 @@ export function SignRow({
       </Choices>
     </Row>
   )
-}
+})
