@@ -144,6 +144,12 @@ function Act({
           </Main>
         </div>
       )
+    case 'case-look':
+      return (
+        <div>
+          <ButtonLink href={`/diagnose/${task.caseId!}`}>To the case</ButtonLink>
+        </div>
+      )
     case 'coral-look':
       return (
         <div>

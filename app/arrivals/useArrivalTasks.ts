@@ -1,4 +1,5 @@
 import { useMemo } from 'react'
+import { caseLookTasks } from '../../core/schedule/case-looks.ts'
 import { choreTasks } from '../../core/schedule/chores.ts'
 import { coralLookTasks } from '../../core/schedule/coral-looks.ts'
 import { introductionTasks } from '../../core/arrivals/introduction-tasks.ts'
@@ -25,6 +26,7 @@ export function useArrivalTasks(): ArrivalTask[] {
           kind: 'chore',
           animalIds: [],
         })),
+        ...caseLookTasks(journal, now).map((task): ArrivalTask => ({ ...task, kind: 'case-look', animalIds: [] })),
         ...coralLookTasks(journal, now).map((task): ArrivalTask => ({ ...task, kind: 'coral-look', animalIds: [] })),
       ]
     },

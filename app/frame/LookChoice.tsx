@@ -1,5 +1,6 @@
-import { useId, useState } from 'react'
+import { useState } from 'react'
 import { styled } from 'styled-components'
+import { Radios } from '../fields/Radios.tsx'
 import { chosenLook, setLook, type Look } from '../look/look.ts'
 
 const LOOKS: readonly [Look, string][] = [
@@ -8,7 +9,6 @@ const LOOKS: readonly [Look, string][] = [
   ['system', 'As the system'],
 ]
 
-// Native radios: the component of the library brings what finds focus in trees of elements along, and the first view has no room for it.
 const Choice = styled.label`
   position: relative;
   display: flex;
@@ -33,25 +33,16 @@ const Choice = styled.label`
 /** Paper or Night, or as the system says. */
 export function LookChoice() {
   const [look, choose] = useState(chosenLook)
-  const name = useId()
   return (
-    <div role="radiogroup" aria-label="Look" style={{ display: 'flex' }}>
-      {LOOKS.map(([value, label]) => (
-        <Choice key={value}>
-          <input
-            type="radio"
-            className="visually-hidden"
-            name={name}
-            value={value}
-            checked={look === value}
-            onChange={() => {
-              setLook(value)
-              choose(value)
-            }}
-          />
-          {label}
-        </Choice>
-      ))}
-    </div>
+    <Radios
+      label="Look"
+      value={look}
+      options={LOOKS.map(([value, shown]) => ({ value, shown }))}
+      onChange={(value) => {
+        setLook(value)
+        choose(value)
+      }}
+      Choice={Choice}
+    />
   )
 }

@@ -44,7 +44,7 @@ export function ToolChoice({ task }: { task: Task }) {
         </Small>
         {(tools.length > 1 || !chosen) && (
           <PlainButton onPress={() => setIsChoosing(true)} aria-label={`Another tool: ${task.title}`}>
-            {chosen ? 'another' : 'choose'}
+            {chosen ? 'another tool' : 'choose one'}
           </PlainButton>
         )}
       </Line>

@@ -26,6 +26,7 @@ export type ArrivalTaskKind =
   | 'training'
   | 'chore'
   | 'coral-look'
+  | 'case-look'
 
 /** Something due for animals that came in, worked out from their arrival and what was done since. */
 export interface ArrivalTask extends Task {
@@ -33,6 +34,8 @@ export interface ArrivalTask extends Task {
   animalIds: readonly string[]
   /** The introduction it belongs to. */
   introId?: string
+  /** The case it belongs to. */
+  caseId?: string
 }
 
 export type ArrivalTaskDraft = Omit<ArrivalTask, keyof Standing> & TaskWindow
@@ -291,6 +294,7 @@ export function arrivalTaskContents(
     case 'stop':
     case 'training':
     case 'coral-look':
+    case 'case-look':
       return [done]
   }
 }

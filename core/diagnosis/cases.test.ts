@@ -4,6 +4,8 @@ import { Journal } from '../journal/journal.ts'
 import { scribe } from '../journal/testing.ts'
 import { MS_PER_DAY } from '../time/zone.ts'
 import { zoneClock } from '../time/zone.ts'
+import { caseLookTasks } from '../schedule/case-looks.ts'
+import { taskName } from '../schedule/task-name.ts'
 import { answersOf, caseById, caseContents, casesOf, casesThatCameBack } from './cases.ts'
 import { contextOf, settingOf, type CaseSubject } from './context.ts'
 
@@ -100,6 +102,27 @@ describe('a case', () => {
       ['skin-flukes', 'ruled-out', 'no flecks in the dip'],
     ])
     expect(one.experiments).toEqual([{ at: ms(2), words: 'moved the pump', lookAt: ms(5), result: 'no change' }])
+  })
+
+  test('a change that is to be looked at stands in the ledger until it was, and not once the case is closed', () => {
+    const changed = mark(2, { mark: 'experiment', words: 'moved the pump', lookAt: at(5).happened } as never)
+    const { journal, write } = house(opened, changed)
+    const asked = (day: number) =>
+      caseLookTasks(journal, ms(day)).map(({ title, state, caseId }) => [title, state, caseId])
+    expect(asked(3)).toEqual([['Look: moved the pump', 'ahead', 'k']])
+    expect(asked(5)).toEqual([['Look: moved the pump', 'due', 'k']])
+    expect(asked(8)).toEqual([['Look: moved the pump', 'late', 'k']])
+    expect(taskName('case-look/k/1')).toBe('look at what was changed')
+    write(mark(8, { mark: 'experiment-result', words: 'better' } as never))
+    expect(asked(9)).toEqual([])
+    const closed = house(opened, changed, {
+      kind: 'case-end',
+      ...at(3),
+      caseId: 'k',
+      tankId: 'quar',
+      outcome: 'healed',
+    })
+    expect(caseLookTasks(closed.journal, ms(5))).toEqual([])
   })
 
   test('closed, it takes no more signs; opened again it does', () => {

@@ -3,6 +3,7 @@ import type { Content, ContentOf } from '../journal/entry.ts'
 import type { Journal, Line } from '../journal/journal.ts'
 import { MS_PER_DAY } from '../time/zone.ts'
 import type { Answers } from './asking.ts'
+import { experimentsOf, type Experiment } from './experiments.ts'
 import { askedSigns } from './signs.ts'
 
 /** Something seen of an animal shortly before a case was opened belongs to it (EA). */
@@ -23,15 +24,6 @@ export interface Cause {
   state: 'thought-of' | 'ruled-out' | 'confirmed'
   at: number
   words: string | null
-}
-
-/** One thing that was changed, to see whether it was the cause. */
-export interface Experiment {
-  at: number
-  words: string
-  lookAt: number | null
-  /** What was seen; null while nobody has looked. */
-  result: string | null
 }
 
 /** A case as its entries leave it. */
@@ -90,30 +82,19 @@ function describe(journal: Journal, id: string): Case | null {
   if (!first) return null
   const marked: SignAnswer[] = []
   const causes = new Map<string, Cause>()
-  const experiments: Experiment[] = []
   let ended: Case['ended'] = null
   let reopenedAt: number | null = null
   for (const { at, content } of lines) {
     if (content.kind === 'case-end')
       ended = { at, outcome: content.outcome, cause: content.cause ?? null, words: content.words ?? null }
     if (content.kind !== 'case-mark') continue
-    const { mark, cause, words = null, lookAt } = content
+    const { mark, cause, words = null } = content
     if (mark === 'signs')
       marked.push(...(content.signs ?? []).map(({ sign, answer }) => ({ at, sign, answer, fromSighting: false })))
-    else if (mark === 'experiment')
-      experiments.push({
-        at,
-        words: words ?? '',
-        lookAt: lookAt === undefined ? null : Date.parse(lookAt),
-        result: null,
-      })
-    else if (mark === 'experiment-result') {
-      const open = experiments.find(({ result }) => result === null)
-      if (open) open.result = words ?? ''
-    } else if (mark === 'reopened') {
+    else if (mark === 'reopened') {
       ended = null
       reopenedAt = at
-    } else if (cause !== undefined) {
+    } else if (cause !== undefined && mark !== 'experiment' && mark !== 'experiment-result') {
       causes.delete(cause)
       causes.set(cause, { id: cause, state: mark, at, words })
     }
@@ -128,7 +109,7 @@ function describe(journal: Journal, id: string): Case | null {
     remarks: remarksOf(journal, start, first.at - SEEN_BEFORE_MS, ended?.at ?? Infinity),
     answers: [...seen, ...marked].sort((a, b) => a.at - b.at),
     causes: [...causes.values()],
-    experiments,
+    experiments: experimentsOf(lines),
     ended,
     reopenedAt,
   }

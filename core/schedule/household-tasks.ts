@@ -5,6 +5,7 @@ import { coursePlan } from '../courses/plan.ts'
 import type { Settings } from '../household/settings.ts'
 import type { Journal } from '../journal/journal.ts'
 import type { Day } from '../time/zone.ts'
+import { caseLookTasks } from './case-looks.ts'
 import { choreTasks } from './chores.ts'
 import { coralLookTasks } from './coral-looks.ts'
 import type { Task } from './task.ts'
@@ -21,5 +22,6 @@ export const householdTasks = (journal: Journal, settings: Settings, now: number
     ...arrivalTasks(journal, settings, now, horizon),
     ...introductionTasks(journal, settings, now),
     ...choreTasks(journal, settings, now, horizon),
+    ...caseLookTasks(journal, now).filter(({ best }) => settings.clock.dayOf(best) <= horizon),
     ...coralLookTasks(journal, now).filter(({ best }) => settings.clock.dayOf(best) <= horizon),
   ].sort((a, b) => a.best - b.best)

@@ -24,6 +24,7 @@ const NAMES: Readonly<Record<string, string>> = {
   'step-4': 'last step of the plan',
   chore: 'chore',
   'coral-look': 'look at a moved coral',
+  'case-look': 'look at what was changed',
   'first-meal': 'first meal',
   'evening-check': 'look before the night',
   'morning-check': 'head count',
@@ -38,6 +39,9 @@ const NAMES: Readonly<Record<string, string>> = {
   training: 'feeding training',
 }
 
+/** Ids that begin with their kind; those of a course, a run and an introduction have whose it is first. */
+const KIND_FIRST: ReadonlySet<string> = new Set(['training', 'chore', 'coral-look', 'case-look'])
+
 /**
  * What a task was, from its id, for the entries that say that it was done, skipped or put off.
  * @param taskId as the schedule made it: `copper-quar/read/2026-11-23`, `arrival/r1/first-meal/1`
@@ -51,12 +55,10 @@ export function taskName(taskId: string): string | null {
   if (rule) return rule.rule
   if (parts[0] === 'prep')
     return PREPARATION_TICKS.find(({ id }) => id === parts.at(-1))?.title ?? 'preparation of a tank'
-  // A training's id begins with its kind; those of a course, a run and an introduction have whose it is first.
-  const kind =
-    parts[0] === 'training' || parts[0] === 'chore' || parts[0] === 'coral-look'
-      ? parts[0]
-      : parts[0] === 'arrival' || parts[0] === 'introduction'
-        ? parts[2]
-        : parts[1]
+  const kind = KIND_FIRST.has(parts[0]!)
+    ? parts[0]
+    : parts[0] === 'arrival' || parts[0] === 'introduction'
+      ? parts[2]
+      : parts[1]
   return NAMES[kind ?? ''] ?? null
 }

@@ -1,9 +1,9 @@
 import { useState } from 'react'
-import { ToggleButton, ToggleButtonGroup } from 'react-aria-components'
 import { styled } from 'styled-components'
 import { HIGHEST_PATCH_STAGE, STAGE_WORDS } from '../../../core/catalogue/patch-stage.ts'
 import { partsOf } from '../../../core/household/parts.ts'
 import { iso } from '../../../core/time/zone.ts'
+import { Radios } from '../../fields/Radios.tsx'
 import { thisInstant } from '../../frame/now.tsx'
 import { useKeeping, UnkeptNote } from '../../journal/keeping.tsx'
 import { useHousehold } from '../../journal/provider.tsx'
@@ -22,13 +22,10 @@ const Row = styled.div`
   }
 `
 
-const Stages = styled(ToggleButtonGroup)`
-  display: flex;
-  flex: 0 1 264px;
-  min-width: 168px;
-`
-
-const Stage = styled(ToggleButton)`
+const Stage = styled.label`
+  position: relative;
+  display: grid;
+  place-items: center;
   flex: 1 1 28px;
   max-width: 44px;
   padding: 0;
@@ -42,11 +39,11 @@ const Stage = styled(ToggleButton)`
   &:last-child {
     border-right-width: 1.5px;
   }
-  &[data-selected] {
+  &:has(input:checked) {
     background: var(--second);
     color: var(--on-second);
   }
-  &[data-focus-visible] {
+  &:has(input:focus-visible) {
     outline: 3px solid var(--second);
     outline-offset: 2px;
     z-index: 1;
@@ -91,21 +88,18 @@ export function CountAct({ plan, task, next }: ActProps) {
               {name}
               {control && <Small> left untreated</Small>}
             </span>
-            <Stages
-              aria-label={`Stage of ${name}`}
-              selectionMode="single"
-              selectedKeys={scores[id] === undefined ? [] : [String(scores[id])]}
-              onSelectionChange={(keys) => {
-                const [key] = [...keys]
-                setScores(({ [id]: _, ...rest }) => (key === undefined ? rest : { ...rest, [id]: Number(key) }))
-              }}
-            >
-              {Array.from({ length: HIGHEST_PATCH_STAGE + 1 }, (_, stage) => (
-                <Stage key={stage} id={String(stage)} aria-label={`${stage}, ${STAGE_WORDS[stage]}`}>
-                  {stage}
-                </Stage>
-              ))}
-            </Stages>
+            <Radios
+              label={`Stage of ${name}`}
+              value={scores[id] ?? null}
+              options={Array.from({ length: HIGHEST_PATCH_STAGE + 1 }, (_, stage) => ({
+                value: stage,
+                shown: stage,
+                name: `${stage}, ${STAGE_WORDS[stage]}`,
+              }))}
+              onChange={(stage) => setScores({ ...scores, [id]: stage })}
+              Choice={Stage}
+              style={{ flex: '0 1 264px', minWidth: 168 }}
+            />
           </Row>
         ))}
       </div>

@@ -189,19 +189,23 @@ describe('a case', () => {
   })
 
   test('what has no cure is said plainly, and both views stand', async () => {
-    await open('/diagnose/k', { ...CASE, animalIds: ['chip'] } as Content, {
-      kind: 'case-mark',
-      happened: fromNow(-3 * DAY + 1),
-      caseId: 'k',
-      tankId: 'quar',
-      mark: 'signs',
-      signs: [
-        { sign: 'red-sore-flank', answer: 'present' },
-        { sign: 'open-ulcer', answer: 'present' },
-        { sign: 'scales-missing', answer: 'present' },
-        { sign: 'rapid-course', answer: 'present' },
-      ],
-    })
+    await open(
+      '/diagnose/k',
+      { ...CASE, animalIds: ['chip'] },
+      {
+        kind: 'case-mark',
+        happened: fromNow(-3 * DAY + 1),
+        caseId: 'k',
+        tankId: 'quar',
+        mark: 'signs',
+        signs: [
+          { sign: 'red-sore-flank', answer: 'present' },
+          { sign: 'open-ulcer', answer: 'present' },
+          { sign: 'scales-missing', answer: 'present' },
+          { sign: 'rapid-course', answer: 'present' },
+        ],
+      },
+    )
     expect(await screen.findByText(/Advanced red sores are rarely curable/)).toBeVisible()
     expect(screen.getByText(/Treat: formalin baths/)).toBeVisible()
     expect(screen.getByText(/A humane end, with a veterinarian/)).toBeVisible()

@@ -7,7 +7,7 @@ import { momentBeside } from '../../../core/time/words.ts'
 import { useNow } from '../../frame/now.tsx'
 import { useKeeping, UnkeptNote } from '../../journal/keeping.tsx'
 import { useHousehold } from '../../journal/provider.tsx'
-import { Button, PlainButton } from '../../look/buttons.ts'
+import { Button, ButtonLink, PlainButton } from '../../look/buttons.ts'
 import { Line as Row, Small, Stack } from '../../look/text.ts'
 import { keepPhotos } from '../../photos/keeping.ts'
 import { Pictures, usePicturesAbout } from '../../photos/Pictures.tsx'
@@ -64,6 +64,7 @@ export function EntryPanel({
         </p>
         {line.content.note && <p>{line.content.note}</p>}
         {line.content.kind === 'sighting' && line.content.words && <Small>In your words: {line.content.words}</Small>}
+        <AskWhatItIs line={line} />
         <EntryPictures line={line} />
         {unkept && <UnkeptNote unkept={unkept} />}
         <Row>
@@ -92,6 +93,23 @@ export function EntryPanel({
         <History line={line} />
       </Stack>
     </Shell>
+  )
+}
+
+/** From signs that were seen to what they may be. */
+function AskWhatItIs({ line: { content, struck } }: { line: Line }) {
+  if (struck || content.kind !== 'sighting') return null
+  const seen = content.signs.filter(({ present }) => present).map(({ sign }) => sign)
+  if (seen.length === 0) return null
+  const { tankId, animalIds } = content
+  return (
+    <div>
+      <ButtonLink
+        href={`/diagnose/look?${new URLSearchParams({ tank: tankId, at: 'fish', animals: animalIds.join(), seen: seen.join() }).toString()}`}
+      >
+        What may it be?
+      </ButtonLink>
+    </div>
   )
 }
 
