@@ -7,7 +7,7 @@ import { zoneClock } from '../time/zone.ts'
 import { caseLookTasks } from '../schedule/case-looks.ts'
 import { taskName } from '../schedule/task-name.ts'
 import { answersOf, caseById, caseContents, casesOf, casesThatCameBack } from './cases.ts'
-import { contextOf, settingOf, type CaseSubject } from './context.ts'
+import { answersWith, contextOf, settingOf, type CaseSubject } from './context.ts'
 
 const START = Date.parse('2026-11-01T12:00:00Z')
 const ms = (day: number) => START + day * MS_PER_DAY
@@ -228,6 +228,23 @@ describe('what the journal knows by itself', () => {
     expect(known({})['oxygen-event']).toBeUndefined()
   })
 
+  test('a drug that takes oxygen counts only beside gasping; the keeper’s word comes before the journal’s', () => {
+    const { journal } = house({
+      kind: 'dose',
+      ...at(-0.5),
+      tankId: 'quar',
+      ingredient: 'praziquantel',
+      amount: 1,
+      unit: 'g',
+      massMg: 1000,
+    })
+    const found = contextOf(journal, { table: 'marine-fish', tankId: 'quar', animalIds: ['nemo'] }, settings, ms(0))
+    expect(answersWith(found, {})).not.toHaveProperty('oxygen-event')
+    expect(answersWith(found, { 'surface-gasping': 'present' })).toMatchObject({ 'oxygen-event': 'present' })
+    expect(answersWith(found, { 'several-fish': 'present' })).toMatchObject({ 'several-fish': 'present' })
+    expect(answersWith(found, { 'host-clownfish': 'not-looked' })).toMatchObject({ 'host-clownfish': 'not-looked' })
+  })
+
   test('a counted breath answers the breathing, either way', () => {
     const counted = (breathsPerMinute: number): Content => ({
       kind: 'sighting',
@@ -279,9 +296,9 @@ describe('what the journal knows by itself', () => {
   test('nitrate that doubled within two weeks, and potassium under 370', () => {
     const coral = { table: 'coral-and-pests' as const, tankId: 'hall', animalIds: [] }
     expect(
-      known(coral, reading(-12, 'no3', 4, 'hall'), reading(-1, 'no3', 8, 'hall'), reading(-1, 'k', 365, 'hall')),
+      known(coral, reading(-12, 'no3', 10, 'hall'), reading(-1, 'no3', 20, 'hall'), reading(-1, 'k', 365, 'hall')),
     ).toMatchObject({ 'ctx-nutrients-jumped': 'present', 'ctx-k-or-trace-low': 'present' })
-    expect(known(coral, reading(-15, 'no3', 4, 'hall'), reading(-0.5, 'no3', 8, 'hall'))).not.toHaveProperty(
+    expect(known(coral, reading(-15, 'no3', 10, 'hall'), reading(-0.5, 'no3', 20, 'hall'))).not.toHaveProperty(
       'ctx-nutrients-jumped',
     )
   })

@@ -1,18 +1,21 @@
 import { animalGroupById } from '../catalogue/animal-group.ts'
 import type { Answer, CaseTable } from '../catalogue/diagnosis/diagnosis.types.ts'
+import { parameterById, typicalUncertainty } from '../catalogue/parameter.ts'
 import type { Setting } from '../catalogue/sign-tables/sign-tables.ts'
 import { coursesOf } from '../courses/course.ts'
 import { animalById, animalsOf, type Animal } from '../household/animals.ts'
 import { coralsOf } from '../household/corals.ts'
 import { partById } from '../household/parts.ts'
 import type { Settings } from '../household/settings.ts'
-import { equipmentOf, tankById, type Tank } from '../household/tanks.ts'
+import { equipmentAt, tankById, type Tank } from '../household/tanks.ts'
 import type { Journal } from '../journal/journal.ts'
 import { lastValue, readingsOf } from '../readings/latest.ts'
 import { dayBeside } from '../time/words.ts'
 import { MS_PER_DAY, MS_PER_HOUR } from '../time/zone.ts'
 import { BREATHS } from '../watching/breaths.ts'
+import { measureText } from '../words/measure.ts'
 import { figures } from '../words/numbers.ts'
+import type { Answers } from './asking.ts'
 import { askedSigns } from './signs.ts'
 
 /** What a case is about. */
@@ -28,6 +31,8 @@ export interface KnownFromJournal {
   sign: string
   answer: Exclude<Answer, 'not-looked'>
   because: string
+  /** It counts only beside this sign: a drug that takes oxygen only where fish gasp (quarantine.md 1). */
+  onlyWith?: string
 }
 
 /** A fish at home for no longer counts as new: quarantine.md 3, priors. */
@@ -72,7 +77,8 @@ export function settingOf(journal: Journal, { animalIds }: CaseSubject, now: num
   return isNew ? 'new-arrival' : 'established'
 }
 
-type Yes = KnownFromJournal | null
+/** What the journal says of a sign; null where it says nothing. */
+type Found = KnownFromJournal | null
 const yes = (sign: string, because: string): KnownFromJournal => ({ sign, answer: 'present', because })
 const no = (sign: string, because: string): KnownFromJournal => ({ sign, answer: 'absent', because })
 
@@ -83,14 +89,14 @@ function tested(
   parameter: string,
   limit: number,
   name: string,
-): Yes {
+): Found {
   const last = lastValue(journal, tank.id, parameter, now + 1)
   if (!last || now - last.at > TEST_HOURS * MS_PER_HOUR) return null
   const because = `${name} ${figures(last.value)} mg/L ${dayBeside(settings.clock.dayOf(last.at), settings.clock.dayOf(now))}`
   return last.value >= limit ? yes(sign, because) : no(sign, because)
 }
 
-function copperAbove(asked: Asked): Yes {
+function copperAbove(asked: Asked): Found {
   const course = coursesOf(asked.journal).find(
     ({ ended, dose, tankId }) => ended === null && tankId === asked.tank.id && dose?.agent.startsWith('cu-'),
   )
@@ -98,7 +104,7 @@ function copperAbove(asked: Asked): Yes {
   return high === undefined ? null : tested(asked, 'copper-above-band', 'copper', high + 1e-9, 'copper')
 }
 
-function newFish({ journal, tank, subject, settings, now }: Asked): Yes {
+function newFish({ journal, tank, subject, settings, now }: Asked): Found {
   const from = now - NEW_WET_DAYS * MS_PER_DAY
   const came = animalsOf(journal).find(
     (animal) =>
@@ -117,7 +123,7 @@ function newFish({ journal, tank, subject, settings, now }: Asked): Yes {
   return wet ? yes('new-fish-14d', 'something wet of another system was in the water') : null
 }
 
-function oxygenEvent({ journal, tank, now }: Asked): Yes {
+function oxygenEvent({ journal, tank, settings, now }: Asked): Found {
   const dosed = journal
     .ofKind('dose')
     .findLast(
@@ -127,14 +133,18 @@ function oxygenEvent({ journal, tank, now }: Asked): Yes {
         at <= now &&
         now - at <= OXYGEN_DOSE_HOURS * MS_PER_HOUR,
     )
-  if (dosed) return yes('oxygen-event', `${dosed.content.ingredient} was dosed within a day`)
-  const stopped = equipmentOf(journal, tank.id).find(
+  if (dosed)
+    return {
+      ...yes('oxygen-event', `${dosed.content.ingredient} was dosed within a day`),
+      onlyWith: 'surface-gasping',
+    }
+  const stopped = equipmentAt(journal, tank.id, now).find(
     ({ item, running }) => !running && (item === 'flow' || item === 'air' || item === 'filter'),
   )
   if (stopped) return yes('oxygen-event', `${stopped.item} is off`)
   const warm = lastValue(journal, tank.id, 'temp', now + 1)
   return warm && now - warm.at < MS_PER_DAY && warm.value > HEAT_C
-    ? yes('oxygen-event', `${figures(warm.value)} °C`)
+    ? yes('oxygen-event', measureText(warm.value, '°C', settings.units, 3))
     : null
 }
 
@@ -144,16 +154,16 @@ const valuesSince = ({ journal, tank, now }: Asked, parameter: string, from: num
     at >= from && at <= now && content.result.kind === 'value' ? [{ at, value: content.result.value }] : [],
   )
 
-function temperatureSwing(asked: Asked): Yes {
+function temperatureSwing(asked: Asked): Found {
   const values = valuesSince(asked, 'temp', asked.now - WEEK).map(({ value }) => value)
   if (values.length < 2) return null
   const by = Math.max(...values) - Math.min(...values)
   return by >= SWING_C
-    ? yes('temp-swing', `${figures(by)} °C apart within a week`)
+    ? yes('temp-swing', `${measureText(by, '°C apart', asked.settings.units, 2)} within a week`)
     : no('temp-swing', 'steady by its readings')
 }
 
-function breathing({ journal, subject, now }: Asked): Yes {
+function breathing({ journal, subject, now }: Asked): Found {
   const counted = journal
     .ofKind('sighting')
     .findLast(
@@ -168,7 +178,7 @@ function breathing({ journal, subject, now }: Asked): Yes {
   return counted > BREATHS.warn ? yes('breathing-fast', because) : no('breathing-fast', because)
 }
 
-function fishContext(asked: Asked): Yes[] {
+function fishContext(asked: Asked): Found[] {
   const { journal, subject } = asked
   const animals = subject.animalIds.flatMap((id) => animalById(journal, id) ?? [])
   const heads = animals.reduce((sum, { count }) => sum + Math.max(1, count), 0)
@@ -210,12 +220,12 @@ function nutrients(asked: Asked): { no3: number | null; po4: number | null; beca
 const decided = (sign: string, holds: boolean, because: string): KnownFromJournal =>
   holds ? yes(sign, because) : no(sign, because)
 
-function age({ tank, now }: Asked): Yes {
+function age({ tank, now }: Asked): Found {
   const days = Math.floor((now - tank.since) / MS_PER_DAY)
   return decided('ctx-tank-under-4-months', days < YOUNG_TANK_DAYS, `set up ${days} days ago`)
 }
 
-function photoperiod({ tank, subject }: Asked): Yes {
+function photoperiod({ tank, subject }: Asked): Found {
   if (tank.lightsOn === undefined || tank.lightsOff === undefined) return null
   const minutes = (time: string) => Number(time.slice(0, 2)) * 60 + Number(time.slice(3))
   const hours = ((minutes(tank.lightsOff) - minutes(tank.lightsOn) + 1440) % 1440) / 60
@@ -226,8 +236,8 @@ function photoperiod({ tank, subject }: Asked): Yes {
   )
 }
 
-function exportRunning({ journal, tank }: Asked): Yes {
-  const running = equipmentOf(journal, tank.id).filter(
+function exportRunning({ journal, tank, now }: Asked): Found {
+  const running = equipmentAt(journal, tank.id, now).filter(
     ({ item, running: runs }) => runs && (item === 'phosphate-remover' || item === 'resin'),
   )
   return running.length > 0
@@ -235,7 +245,7 @@ function exportRunning({ journal, tank }: Asked): Yes {
     : null
 }
 
-function afterDieOff({ journal, tank, now }: Asked): Yes {
+function afterDieOff({ journal, tank, now }: Asked): Found {
   const from = now - JUST_NOW_DAYS * MS_PER_DAY
   const died = journal
     .ofKind('death')
@@ -243,7 +253,7 @@ function afterDieOff({ journal, tank, now }: Asked): Yes {
   return died ? yes('ctx-die-off-or-carbon', 'a death within two weeks') : null
 }
 
-function filmContext(asked: Asked): Yes[] {
+function filmContext(asked: Asked): Found[] {
   const { no3, po4, because } = nutrients(asked)
   return [
     no3 === null || po4 === null ? null : decided('ctx-no3-po4-near-zero', no3 < 1 && po4 < 0.02, because),
@@ -256,7 +266,7 @@ function filmContext(asked: Asked): Yes[] {
   ]
 }
 
-function algaeContext(asked: Asked): Yes[] {
+function algaeContext(asked: Asked): Found[] {
   const { no3, po4, because } = nutrients(asked)
   return [
     age(asked),
@@ -276,10 +286,16 @@ function moved(asked: Asked, parameter: string, by: number, withinMs: number): b
 
 function doubled(asked: Asked, parameter: string): boolean {
   const values = valuesSince(asked, parameter, asked.now - 2 * WEEK)
-  return values.some(({ at, value }) => value > 0 && values.some((other) => other.at > at && other.value >= 2 * value))
+  const known = parameterById(parameter)
+  // Near nothing a kit's own error doubles a value: the rise has to be more than two readings' errors.
+  const isRise = (from: number, to: number): boolean =>
+    to >= 2 * from && to - from > 2 * (known ? typicalUncertainty(known, from) : 0)
+  return values.some(
+    ({ at, value }) => value > 0 && values.some((other) => other.at > at && isRise(value, other.value)),
+  )
 }
 
-function undipped({ journal, tank, now }: Asked): Yes {
+function undipped({ journal, tank, now }: Asked): Found {
   const from = now - UNDIPPED_DAYS * MS_PER_DAY
   const came = animalsOf(journal).find(
     ({ group, stays }) =>
@@ -295,7 +311,7 @@ function undipped({ journal, tank, now }: Asked): Yes {
   return wasDipped ? null : yes('ctx-undipped-addition', `${came.name ?? came.species} came without a dip on record`)
 }
 
-function coralContext(asked: Asked): Yes[] {
+function coralContext(asked: Asked): Found[] {
   const { journal, tank, subject, now } = asked
   const { no3, po4, because } = nutrients(asked)
   const arrived = animalsOf(journal).find(
@@ -311,7 +327,7 @@ function coralContext(asked: Asked): Yes[] {
     decided('c-freshwater-tank', tank.water === 'freshwater', `${tank.name} is ${tank.water}`),
     kinds.size > 1 ? yes('c-several-species', `${kinds.size} corals are chosen`) : null,
     arrived ? yes('ctx-arrived-14d', `${arrived.name ?? arrived.species} came within 14 days`) : null,
-    warm ? yes('ctx-light-or-heat-up', `${figures(warm.value)} °C was read`) : null,
+    warm ? yes('ctx-light-or-heat-up', `${measureText(warm.value, '°C', asked.settings.units, 3)} was read`) : null,
     no3 === null || po4 === null ? null : decided('ctx-no3-po4-near-zero', no3 < 1 && po4 < 0.02, because),
     doubled(asked, 'no3') || doubled(asked, 'po4')
       ? yes('ctx-nutrients-jumped', 'nitrate or phosphate doubled within two weeks')
@@ -333,7 +349,7 @@ function coralContext(asked: Asked): Yes[] {
 /** What happened before is shown this far back: further-schools.md 8, recession. */
 export const LOOK_BACK_DAYS = 21
 
-const BY_TABLE: Record<CaseTable, (asked: Asked) => Yes[]> = {
+const BY_TABLE: Record<CaseTable, (asked: Asked) => Found[]> = {
   'marine-fish': fishContext,
   'freshwater-fish': fishContext,
   'marine-film': filmContext,
@@ -355,4 +371,14 @@ export function contextOf(journal: Journal, subject: CaseSubject, settings: Sett
   return BY_TABLE[subject.table]({ journal, tank, subject, settings, now }).flatMap((one) =>
     one !== null && known.has(one.sign) ? [one] : [],
   )
+}
+
+/**
+ * The journal's answers with the keeper's over them: each of the keeper's own comes before what the journal knows.
+ * @example
+ * answersWith(contextOf(journal, subject, settings, now), { flashing: 'present' })
+ */
+export function answersWith(known: readonly KnownFromJournal[], own: Answers): Answers {
+  const counted = known.filter(({ onlyWith }) => onlyWith === undefined || own[onlyWith] === 'present')
+  return { ...Object.fromEntries(counted.map(({ sign, answer }) => [sign, answer])), ...own }
 }

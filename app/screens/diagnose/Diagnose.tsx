@@ -6,6 +6,7 @@ import { styled } from 'styled-components'
 import { animalGroupById } from '../../../core/catalogue/animal-group.ts'
 import { conditionName } from '../../../core/diagnosis/condition-facts.ts'
 import { casesOf, casesThatCameBack, type Case } from '../../../core/diagnosis/cases.ts'
+import { askedSigns } from '../../../core/diagnosis/signs.ts'
 import { animalLabel, residentsOf } from '../../../core/household/animals.ts'
 import { tankById, tanksOf, type Tank } from '../../../core/household/tanks.ts'
 import { dayBeside } from '../../../core/time/words.ts'
@@ -170,8 +171,9 @@ function CameBackNotes() {
       {back.map(({ closed, signs }) => (
         <Stack key={closed.id} $gap={6}>
           <Bar $tone="act">
-            {caseName(closed.start)}: {signs.map((sign) => sign.replaceAll('-', ' ')).join(', ')} again, within eight
-            weeks of its end.
+            {caseName(closed.start)}:{' '}
+            {signs.map((sign) => askedSigns(closed.start.table).get(sign)?.label.toLowerCase() ?? sign).join(', ')}{' '}
+            again, within eight weeks of its end.
           </Bar>
           <Line>
             <Button

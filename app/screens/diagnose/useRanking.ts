@@ -1,6 +1,12 @@
 import { useMemo } from 'react'
 import type { Answers } from '../../../core/diagnosis/asking.ts'
-import { contextOf, settingOf, type CaseSubject, type KnownFromJournal } from '../../../core/diagnosis/context.ts'
+import {
+  answersWith,
+  contextOf,
+  settingOf,
+  type CaseSubject,
+  type KnownFromJournal,
+} from '../../../core/diagnosis/context.ts'
 import { rankCase, type CaseRanking } from '../../../core/diagnosis/ranking.ts'
 import type { Setting } from '../../../core/catalogue/sign-tables/sign-tables.ts'
 import { useHousehold } from '../../journal/provider.tsx'
@@ -31,7 +37,7 @@ export function useRanking(subject: CaseSubject, own: Answers, at: number): Rank
     [journal, revision, subject, settings, at],
   )
   return useMemo(() => {
-    const answers = { ...Object.fromEntries(known.map(({ sign, answer }) => [sign, answer])), ...own }
+    const answers = answersWith(known, own)
     return { setting, known, answers, ranking: rankCase(subject.table, setting, answers) }
   }, [known, own, setting, subject.table])
 }

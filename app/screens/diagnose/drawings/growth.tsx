@@ -23,7 +23,7 @@ export const Tufts = ({ colour, tall, width, seed }: { colour: string; tall: num
 export const Anemone = ({ tips, tall }: { tips: 'pointed' | 'bulb'; tall: number }) => (
   <>
     <path d="M0 70 L120 70 L120 80 L0 80 Z" fill="var(--rock)" />
-    <path d={`M52 70 L${54} ${70 - tall} L66 ${70 - tall} L68 70 Z`} {...ink} fill="var(--sheet)" />
+    <path d={`M52 70 L54 ${70 - tall} H66 L68 70 Z`} {...ink} fill="var(--sheet)" />
     {[-34, -22, -11, 0, 11, 22, 34].map((lean, i) => {
       const [x, y] = [
         60 + lean * (tips === 'pointed' ? 1.2 : 0.8),
