@@ -7,6 +7,8 @@ import { removeProfile, startBrowser } from './support/browser.ts'
 import { PORT } from './support/place.ts'
 
 test('an entry shown as kept is there after the browser is killed right away', async () => {
+  // Four browsers are started one after the other.
+  test.setTimeout(120_000)
   const profile = mkdtempSync(join(tmpdir(), 'brinvo-profile-'))
   try {
     for (const round of [1, 2, 3]) {

@@ -139,7 +139,7 @@ test('S8: a display without fish: the slider, what a wet net costs before it is 
   await page.getByRole('slider').focus()
   for (let i = 0; i < 12; i++) await page.keyboard.press('ArrowRight')
   await expect(today).not.toHaveText(usual!)
-  await expect(page.getByText(/lived here/)).toBeVisible()
+  await expect(page.getByText('Coming back', { exact: true })).toBeVisible()
   await page.getByRole('button', { name: 'something got in' }).click()
   await page.getByLabel('From').selectOption('Quarantine')
   await expect(page.getByText(/39 days → 0 days; full .*, not /)).toBeVisible()

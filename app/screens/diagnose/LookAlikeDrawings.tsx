@@ -1,3 +1,4 @@
+import { memo } from 'react'
 import { styled } from 'styled-components'
 import { Heading, Small, Stack } from '../../look/text.ts'
 import { LOOK_ALIKES, lookAlikesOf, type LookAlikeSet } from './drawings/look-alikes.tsx'
@@ -43,9 +44,12 @@ export function LookAlikeSetDrawn({ set }: { set: LookAlikeSet }) {
   )
 }
 
-/** The drawings that tell what is shown apart; nothing where none does. */
-export function LookAlikeDrawings({ conditions }: { conditions: readonly string[] }) {
-  const sets = lookAlikesOf(conditions)
+/**
+ * The drawings that tell what is shown apart; nothing where none does. Drawn again only where other conditions are shown.
+ * @param conditions ids, joined by commas, the likeliest first
+ */
+export const LookAlikeDrawings = memo(function LookAlikeDrawings({ conditions }: { conditions: string }) {
+  const sets = lookAlikesOf(conditions.split(','))
   if (sets.length === 0) return null
   return (
     <section>
@@ -58,7 +62,7 @@ export function LookAlikeDrawings({ conditions }: { conditions: readonly string[
       </Stack>
     </section>
   )
-}
+})
 
 /** Every set there is. */
 export const AllLookAlikes = () => (

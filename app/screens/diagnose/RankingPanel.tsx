@@ -1,4 +1,4 @@
-import { useState } from 'react'
+import { useDeferredValue, useState } from 'react'
 import { styled } from 'styled-components'
 import type { Answer, CaseTable } from '../../../core/catalogue/diagnosis/diagnosis.types.ts'
 import type { Answers } from '../../../core/diagnosis/asking.ts'
@@ -65,6 +65,8 @@ export function RankingPanel({
   onAnswer: ((sign: string, answer: Answer) => void) | null
 }) {
   const { certainty, shown, answered, pair, next, forBoth } = ranking
+  // The ranking is there within the frame; drawings of other look-alikes follow it.
+  const drawn = useDeferredValue(shown.map(({ id }) => id).join())
   return (
     <Stack $gap={20}>
       <section aria-label="What it may be" aria-live="polite">
@@ -105,7 +107,7 @@ export function RankingPanel({
           {onAnswer && <Quick sign={pair.sign.id} onAnswer={onAnswer} />}
         </section>
       )}
-      <LookAlikeDrawings conditions={ranking.shown.map(({ id }) => id)} />
+      <LookAlikeDrawings conditions={drawn} />
       {onAnswer && next.length > 0 && (
         <section>
           <Heading>
@@ -247,7 +249,9 @@ function ConditionCard({
           {facts.doNot.length > 0 && <Small>Do not {facts.doNot.join('; do not ')}.</Small>}
           <FurtherSteps table={table} facts={facts} tankId={tankId} caseId={caseId} isConfirmed={isConfirmed} />
           <Small>
-            <HandbookLink to={`${facts.chapter}#${id}`}>its row in the handbook</HandbookLink>
+            <HandbookLink to={facts.chapter === 'conditions' ? `conditions#${id}` : `organisms#${id}`}>
+              its row in the handbook
+            </HandbookLink>
           </Small>
         </Stack>
       )}
