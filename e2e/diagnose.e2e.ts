@@ -1,6 +1,6 @@
 import { expect, test, type Page } from '@playwright/test'
 import type { Content } from '../core/journal/entry.ts'
-import { logLine } from './support/app.ts'
+import { log } from './support/app.ts'
 import { axe } from './support/axe.ts'
 import { seedMine } from './support/seed.ts'
 
@@ -17,13 +17,13 @@ const HOUSE: readonly Content[] = [
     timeZone: 'Europe/London',
     units: { volume: 'L', length: 'cm', temperature: 'C', salinity: 'psu', alkalinity: 'dKH' },
   },
-  ...(['hall', 'quar'] as const).map((tankId): Content => ({
+  ...(['hall', 'quar', 'study'] as const).map((tankId): Content => ({
     kind: 'tank-setup',
     ...at(-200),
     tankId,
-    name: tankId === 'hall' ? 'Hall' : 'Quarantine',
-    water: 'marine',
-    role: tankId === 'hall' ? 'display' : 'quarantine',
+    name: { hall: 'Hall', quar: 'Quarantine', study: 'Study' }[tankId],
+    water: tankId === 'study' ? 'freshwater' : 'marine',
+    role: tankId === 'quar' ? 'quarantine' : 'display',
     sheet: { shape: { kind: 'known', litres: tankId === 'hall' ? 200 : 60 } },
   })),
   ...(
@@ -97,8 +97,9 @@ test('S6: a dusted tang, from the drawing to the case, fed by the log line, and 
   expect(await axe(page)).toEqual([])
   await page.getByRole('button', { name: 'Keep as a case' }).click()
   await expect(page).toHaveURL(/diagnose\/[0-9a-f-]{20,}/)
-  await logLine(page).fill('sky not eating')
-  await logLine(page).press('Enter')
+  // The address changes before the case is drawn in place of the look.
+  await expect(page.getByRole('button', { name: 'Close the case' })).toBeVisible()
+  await log(page, 'sky not eating')
   await expect(page.getByText('“not eating”')).toBeVisible()
   await expect(ranked(page)).toContainText('not eating')
   const velvet = ranked(page).locator('[data-condition=marine-velvet]')
@@ -145,12 +146,40 @@ test('S10: a brown-jelly head at night, on the phone: the first ten minutes are 
   expect(await axe(page)).toEqual([])
   await page.getByRole('button', { name: 'Keep as a case' }).click()
   await expect(page).toHaveURL(/diagnose\/[0-9a-f-]{20,}/)
+  // The address changes before the case is drawn in place of the look.
+  await expect(page.getByRole('button', { name: 'Close the case' })).toBeVisible()
   await ranked(page)
     .getByRole('button', { name: /what helps/ })
     .first()
     .click()
   await ranked(page).getByRole('link', { name: 'Plan: brown jelly' }).click()
   await expect(page).toHaveURL(/handbook\/plans#brown-jelly/)
+})
+
+test('on the phone no name on a drawing lies over another', async ({ page }) => {
+  await page.setViewportSize({ width: 390, height: 844 })
+  await open(page)
+  for (const where of [
+    'tank=quar&at=fish',
+    'tank=hall&at=film',
+    'tank=hall&at=pest',
+    'tank=hall&at=coral',
+    'tank=study&at=film',
+  ]) {
+    await page.goto(`/diagnose/look?${where}`)
+    const spots = page.locator('[data-spot]')
+    await expect(spots.first()).toBeVisible()
+    const boxes = await spots.evaluateAll((all) =>
+      all.map((one) => {
+        const { left, right, top, bottom } = one.getBoundingClientRect()
+        return { name: one.textContent, left, right, top, bottom }
+      }),
+    )
+    for (const a of boxes)
+      for (const b of boxes)
+        if (a !== b && a.left < b.right - 1 && b.left < a.right - 1 && a.top < b.bottom - 1 && b.top < a.bottom - 1)
+          throw new Error(`${where}: “${a.name}” lies over “${b.name}”`)
+  }
 })
 
 test('a gasping tank: air and water before any medicine, by the keyboard alone', async ({ page }) => {

@@ -126,6 +126,8 @@ for (const { name, path, look, device, before, clock } of VIEWS) {
   await page.goto(origin + path)
   await page.getByRole('combobox', { name: /Log line/ }).waitFor()
   await before?.(page)
+  // What a card needs to be done comes after it.
+  await page.waitForLoadState('networkidle')
   await page.waitForTimeout(700)
   await page.screenshot({ path: fileURLToPath(new URL(`${name}.png`, folder)) })
   await context.close()

@@ -129,6 +129,7 @@ export function SignBoard({ table, subject, answers, known, own, onAnswer }: Sig
               return (
                 <Spot
                   key={id}
+                  data-spot={id}
                   style={{ left: `clamp(72px, ${x}%, calc(100% - 72px))`, top: `${y}%` }}
                   aria-pressed={regionId === id}
                   onPress={() => setRegionId(regionId === id ? null : id)}

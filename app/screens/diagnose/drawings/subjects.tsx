@@ -9,23 +9,23 @@ export type DrawingKind = Exclude<NonNullable<SignRegion['drawing']>, 'behaviour
 export const SPOTS: Readonly<Record<DrawingKind, Readonly<Record<string, readonly [x: number, y: number]>>>> = {
   fish: {
     skin: [56, 52],
-    fins: [54, 6],
+    fins: [54, 11],
     eyes: [17, 26],
-    gills: [33, 78],
-    mouth: [13, 67],
-    belly: [60, 90],
+    gills: [33, 82],
+    mouth: [13, 59],
+    belly: [78, 88],
   },
   patch: { colour: [80, 62], water: [50, 12], sand: [24, 84], rock: [58, 40] },
-  leaf: { colour: [82, 56], glass: [12, 34], leaf: [48, 44], substrate: [28, 88], water: [60, 10] },
+  leaf: { colour: [82, 76], glass: [12, 24], leaf: [58, 50], substrate: [28, 88], water: [62, 12] },
   coral: {
-    tissue: [50, 46],
-    tips: [40, 8],
-    lit: [77, 26],
-    base: [48, 84],
-    side: [14, 44],
-    host: [84, 72],
+    tissue: [52, 56],
+    tips: [44, 12],
+    lit: [78, 28],
+    base: [46, 86],
+    side: [14, 35],
+    host: [84, 77],
   },
-  pest: { attached: [18, 30], gliding: [52, 82], shells: [84, 62], dots: [60, 20], claws: [20, 82] },
+  pest: { attached: [18, 30], gliding: [54, 85], shells: [84, 60], dots: [60, 18], claws: [18, 62] },
 }
 
 function Patch() {
@@ -99,6 +99,14 @@ function Coral() {
           strokeWidth="0.9"
         />
       ))}
+      {/* One polyp of it, large. */}
+      <g transform="translate(177 58)">
+        <circle r="7" {...ink} fill="var(--sheet)" />
+        <circle r="2.2" {...thin} />
+        {[0, 45, 90, 135, 180, 225, 270, 315].map((turn) => (
+          <path key={turn} d="M0 -7 C3 -10 -2 -13 1 -16" transform={`rotate(${turn})`} {...ink} />
+        ))}
+      </g>
       <path d="M8 62 L26 56 M8 62 L26 68 M8 62 L34 62" {...thin} />
       <path d="M172 104 C166 88 190 84 186 104 M170 90 C174 80 184 80 188 88" {...thin} />
     </>
