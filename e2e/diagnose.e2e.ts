@@ -136,7 +136,7 @@ test('S10: a brown-jelly head at night, on the phone: the first ten minutes are 
   await page.setViewportSize({ width: 390, height: 844 })
   await open(page)
   await page.getByRole('link', { name: 'Brown jelly on a coral' }).click()
-  await expect(now(page)).toContainText('Pumps off.')
+  await expect(now(page)).toContainText('Pumps off, unplugged before hands go in.')
   await expect(now(page)).toContainText('Do not blow, baste or shake it in the tank')
   await expect(now(page)).toBeInViewport()
   await page.getByRole('button', { name: 'Tissue and polyps' }).click()
@@ -169,6 +169,9 @@ test('on the phone no name on a drawing lies over another', async ({ page }) => 
     await page.goto(`/diagnose/look?${where}`)
     const spots = page.locator('[data-spot]')
     await expect(spots.first()).toBeVisible()
+    // Only the screen scrolls, never the page round it.
+    await page.getByRole('button', { name: 'What went before' }).click()
+    expect(await page.evaluate(() => document.documentElement.scrollHeight - innerHeight)).toBeLessThanOrEqual(0)
     const boxes = await spots.evaluateAll((all) =>
       all.map((one) => {
         const { left, right, top, bottom } = one.getBoundingClientRect()

@@ -62,7 +62,12 @@ export async function openJournal(which: Which, ports: Ports): Promise<Opened> {
   listening.set(
     which,
     store.subscribe((arrival) => {
-      if (arrival.kind === 'appended') void loadDefinitionsOf(arrival.entries).then(() => journal.add(arrival.entries))
+      if (arrival.kind === 'appended')
+        void loadDefinitionsOf(arrival.entries)
+          .catch(() => {
+            // What another tab kept is shown all the same: a course whose file cannot be fetched counts as one of a later version.
+          })
+          .then(() => journal.add(arrival.entries))
     }),
   )
   const heldLast = which === 'mine' ? heldBefore() : 0

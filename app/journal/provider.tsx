@@ -104,9 +104,9 @@ export function useOpening() {
         else if (arrival.kind === 'restored') setRestored(arrival.count)
         else
           // The journal has heard of it already, from the same store: it takes the entries in once their courses are known.
-          void loadDefinitionsOf(arrival.entries).then(() =>
-            client.setQueryData<Snapshot>(key(which), (known) => known && snapshot(known.opened)),
-          )
+          void loadDefinitionsOf(arrival.entries)
+            .catch(() => {})
+            .then(() => client.setQueryData<Snapshot>(key(which), (known) => known && snapshot(known.opened)))
       }),
     [store, client, which],
   )

@@ -15,7 +15,7 @@ export const CONTACT_WORDS: Record<ContentOf<'contact'>['what'], string> = {
   hand: 'a wet hand',
   snail: 'a snail',
   plug: 'a plug or rock',
-  suspect: 'a suspicion',
+  suspect: 'something suspect',
 }
 
 export const partName = (journal: Journal, id: string): string => partById(journal, id)?.name ?? id
@@ -81,8 +81,12 @@ export function careMarks(content: Extract<Content, { kind: CareKind }>, { journ
     case 'contact':
       return [
         plain(
-          `touched by ${CONTACT_WORDS[content.what]}${
-            content.from === undefined ? ' of another system' : ` of ${tankName(journal, content.from)}`
+          `${content.what === 'suspect' ? 'holds' : 'touched by'} ${CONTACT_WORDS[content.what]}${
+            content.from === undefined
+              ? content.what === 'suspect'
+                ? ''
+                : ' of another system'
+              : ` of ${tankName(journal, content.from)}`
           }`,
         ),
       ]

@@ -7,6 +7,7 @@ import { zoneClock } from '../time/zone.ts'
 import { caseLookTasks } from '../schedule/case-looks.ts'
 import { taskName } from '../schedule/task-name.ts'
 import { answersOf, caseById, caseContents, casesOf, casesThatCameBack } from './cases.ts'
+import { happenedBefore, waterThen } from './happened.ts'
 import { answersWith, contextOf, settingOf, type CaseSubject } from './context.ts'
 
 const START = Date.parse('2026-11-01T12:00:00Z')
@@ -143,7 +144,7 @@ describe('a case', () => {
       { closed: { id: 'k' }, signs: ['white-grains-countable'], at: ms(12) },
     ])
     write(mark(12, { mark: 'reopened' } as never))
-    expect(caseById(journal, 'k')).toMatchObject({ ended: null, reopenedAt: ms(12) })
+    expect(caseById(journal, 'k')).toMatchObject({ ended: null })
     expect(answersOf(caseById(journal, 'k')!)).toMatchObject({ flashing: 'present' })
     expect(casesThatCameBack(journal)).toEqual([])
   })
@@ -225,6 +226,10 @@ describe('what the journal knows by itself', () => {
       known({}, { kind: 'equipment', ...at(-1), tankId: 'quar', item: 'flow', running: false })['oxygen-event'],
     ).toBe('present')
     expect(known({}, reading(-0.5, 'temp', 29.5))['oxygen-event']).toBe('present')
+    // What has stood still for days is no event.
+    expect(
+      known({}, { kind: 'equipment', ...at(-3), tankId: 'quar', item: 'air', running: false })['oxygen-event'],
+    ).toBeUndefined()
     expect(known({})['oxygen-event']).toBeUndefined()
   })
 
@@ -291,6 +296,32 @@ describe('what the journal knows by itself', () => {
     const coral = { table: 'coral-and-pests' as const, tankId: 'hall', animalIds: [] }
     const found = known(coral, reading(-8, 'alk-kh', from, 'hall'), reading(-8 + days, 'alk-kh', to, 'hall'))
     expect(found).toMatchObject({ 'ctx-alk-change': answer, 'c-freshwater-tank': 'absent' })
+  })
+
+  test('a coral that came counts in the tank it came into', () => {
+    const came: Content = {
+      kind: 'arrival',
+      ...at(-3),
+      animalId: 'torch',
+      tankId: 'hall',
+      species: 'torch coral',
+      group: 'coral-lps',
+      count: 1,
+    }
+    const of = (tankId: string) => known({ table: 'coral-and-pests', tankId, animalIds: [] }, came)
+    expect(of('hall')).toMatchObject({ 'ctx-arrived-14d': 'present', 'ctx-undipped-addition': 'present' })
+    expect(of('quar')).not.toHaveProperty('ctx-arrived-14d')
+  })
+
+  test('what happened before, and the water as it was', () => {
+    const { journal } = house(
+      { kind: 'water-change', ...at(-22), tankId: 'hall', litres: 9 },
+      { kind: 'water-change', ...at(-2), tankId: 'hall', litres: 8 },
+      reading(-1, 'no3', 5, 'hall'),
+      reading(-15, 'po4', 0.1, 'hall'),
+    )
+    expect(happenedBefore(journal, 'hall', ms(0)).map(({ at: when }) => when)).toEqual([ms(-2)])
+    expect(waterThen(journal, 'hall', ms(0)).map(({ parameter, value }) => [parameter.id, value])).toEqual([['no3', 5]])
   })
 
   test('nitrate that doubled within two weeks, and potassium under 370', () => {

@@ -6,6 +6,7 @@ import type { Answers } from './asking.ts'
 import { experimentsOf, type Experiment } from './experiments.ts'
 import { askedSigns } from './signs.ts'
 
+const WEEK_MS = 7 * MS_PER_DAY
 /** Something seen of an animal shortly before a case was opened belongs to it (EA). */
 const SEEN_BEFORE_MS = 2 * MS_PER_DAY
 
@@ -14,8 +15,6 @@ export interface SignAnswer {
   at: number
   sign: string
   answer: Answer
-  /** Typed in the log line or seen in a look, not answered on the case's page. */
-  fromSighting: boolean
 }
 
 /** A cause on the list of a case. */
@@ -40,7 +39,6 @@ export interface Case {
   experiments: readonly Experiment[]
   /** Null while it is open. */
   ended: { at: number; outcome: ContentOf<'case-end'>['outcome']; cause: string | null; words: string | null } | null
-  reopenedAt: number | null
 }
 
 /** The signs that were seen of a case's animals while it was open, whoever wrote them down and where. */
@@ -55,7 +53,6 @@ function sightingsOf(journal: Journal, start: ContentOf<'case-start'>, from: num
             at,
             sign,
             answer: present ? ('present' as const) : ('absent' as const),
-            fromSighting: true,
           }))
       : [],
   )
@@ -83,17 +80,14 @@ function describe(journal: Journal, id: string): Case | null {
   const marked: SignAnswer[] = []
   const causes = new Map<string, Cause>()
   let ended: Case['ended'] = null
-  let reopenedAt: number | null = null
   for (const { at, content } of lines) {
     if (content.kind === 'case-end')
       ended = { at, outcome: content.outcome, cause: content.cause ?? null, words: content.words ?? null }
     if (content.kind !== 'case-mark') continue
     const { mark, cause, words = null } = content
-    if (mark === 'signs')
-      marked.push(...(content.signs ?? []).map(({ sign, answer }) => ({ at, sign, answer, fromSighting: false })))
+    if (mark === 'signs') marked.push(...(content.signs ?? []).map(({ sign, answer }) => ({ at, sign, answer })))
     else if (mark === 'reopened') {
       ended = null
-      reopenedAt = at
     } else if (cause !== undefined && mark !== 'experiment' && mark !== 'experiment-result') {
       causes.delete(cause)
       causes.set(cause, { id: cause, state: mark, at, words })
@@ -111,7 +105,6 @@ function describe(journal: Journal, id: string): Case | null {
     causes: [...causes.values()],
     experiments: experimentsOf(lines),
     ended,
-    reopenedAt,
   }
 }
 
@@ -145,7 +138,7 @@ export interface CameBack {
 }
 
 /** Signs of a closed case that were present in it and are seen again within eight weeks of its end: outbreaks.md 1, prevent-relapse. */
-const RELAPSE_MS = 56 * MS_PER_DAY
+export const RELAPSE_WEEKS = 8
 
 /** Closed cases whose signs have come back on the same animals, so that the keeper is asked whether it is open again. */
 export function casesThatCameBack(journal: Journal): CameBack[] {
@@ -153,7 +146,7 @@ export function casesThatCameBack(journal: Journal): CameBack[] {
     const { ended, start } = closed
     if (!ended) return []
     const had = answersOf(closed, ended.at)
-    const again = sightingsOf(journal, start, ended.at + 1, ended.at + RELAPSE_MS).filter(
+    const again = sightingsOf(journal, start, ended.at + 1, ended.at + RELAPSE_WEEKS * WEEK_MS).filter(
       ({ sign, answer }) => answer === 'present' && had[sign] === 'present',
     )
     return again.length === 0

@@ -2,12 +2,13 @@ import { animalGroupById } from '../catalogue/animal-group.ts'
 import type { Answer, CaseTable } from '../catalogue/diagnosis/diagnosis.types.ts'
 import { parameterById, typicalUncertainty } from '../catalogue/parameter.ts'
 import type { Setting } from '../catalogue/sign-tables/sign-tables.ts'
+import { isCopper } from '../catalogue/treatments/groups.ts'
 import { coursesOf } from '../courses/course.ts'
 import { animalById, animalsOf, type Animal } from '../household/animals.ts'
 import { coralsOf } from '../household/corals.ts'
 import { partById } from '../household/parts.ts'
 import type { Settings } from '../household/settings.ts'
-import { equipmentAt, tankById, type Tank } from '../household/tanks.ts'
+import { equipmentAt, tankById, type EquipmentItem, type Tank } from '../household/tanks.ts'
 import type { Journal } from '../journal/journal.ts'
 import { lastValue, readingsOf } from '../readings/latest.ts'
 import { dayBeside } from '../time/words.ts'
@@ -50,7 +51,15 @@ const RAISED_NITRITE = 0.5
 /** Dosed within this, formalin and praziquantel count as an oxygen event: quarantine.md 1. */
 const OXYGEN_DOSE_HOURS = 24
 const OXYGEN_DRUGS: ReadonlySet<string> = new Set(['formalin', 'praziquantel'])
+/** What brings oxygen in: stopped within a day it is an oxygen event (EA). */
+const MOVES_WATER: ReadonlySet<EquipmentItem> = new Set(['flow', 'air', 'filter'])
+/** Heat, quarantine.md 1 and outbreaks.md 3.3. */
 const HEAT_C = 29
+/** Limits of the context signs, mg/L and hours of light: outbreaks.md 3.1 and 3.2, each the sign's own words. */
+const FILM = { no3Zero: 1, po4Zero: 0.02, po4Left: 0.05, no3High: 20, po4High: 0.2, lightHours: 10 } as const
+const ALGAE = { no3Zero: 2, po4Low: 0.2, lightHours: 9 } as const
+/** How far alkalinity may move, dKH: outbreaks.md 3.3, ctx-alk-change. */
+const ALKALINITY_MOVE = { inADay: 1, inAWeek: 2 } as const
 const SWING_C = 3
 const WEEK = 7 * MS_PER_DAY
 /** Potassium under this: outbreaks.md 3.3, ctx-k-or-trace-low. */
@@ -66,7 +75,19 @@ interface Asked {
   now: number
 }
 
-const isFish = ({ group }: Animal): boolean => animalGroupById(group)?.kind === 'fish'
+/** The animals of a kind that came into a tank in a stretch of time, and when. */
+const cameSince = (
+  journal: Journal,
+  tankId: string,
+  kind: 'fish' | 'coral',
+  from: number,
+  until: number,
+): { animal: Animal; at: number }[] =>
+  animalsOf(journal).flatMap((animal) => {
+    if (animalGroupById(animal.group)?.kind !== kind) return []
+    const stay = animal.stays.find((one) => one.tankId === tankId && one.from >= from && one.from <= until)
+    return stay ? [{ animal, at: stay.from }] : []
+  })
 
 /** Whether a case is about a newcomer: the priors of the ranking are chosen by it. */
 export function settingOf(journal: Journal, { animalIds }: CaseSubject, now: number): Setting {
@@ -98,7 +119,8 @@ function tested(
 
 function copperAbove(asked: Asked): Found {
   const course = coursesOf(asked.journal).find(
-    ({ ended, dose, tankId }) => ended === null && tankId === asked.tank.id && dose?.agent.startsWith('cu-'),
+    ({ startedAt, ended, dose, tankId }) =>
+      startedAt <= asked.now && ended === null && tankId === asked.tank.id && dose !== null && isCopper(dose.agent),
   )
   const high = course?.dose?.high
   return high === undefined ? null : tested(asked, 'copper-above-band', 'copper', high + 1e-9, 'copper')
@@ -106,16 +128,13 @@ function copperAbove(asked: Asked): Found {
 
 function newFish({ journal, tank, subject, settings, now }: Asked): Found {
   const from = now - NEW_WET_DAYS * MS_PER_DAY
-  const came = animalsOf(journal).find(
-    (animal) =>
-      !subject.animalIds.includes(animal.id) &&
-      isFish(animal) &&
-      animal.stays.some((stay) => stay.tankId === tank.id && stay.from >= from && stay.from <= now),
+  const came = cameSince(journal, tank.id, 'fish', from, now).find(
+    ({ animal }) => !subject.animalIds.includes(animal.id),
   )
   if (came)
     return yes(
       'new-fish-14d',
-      `${came.name ?? came.species} came ${dayBeside(settings.clock.dayOf(came.stays.at(-1)!.from), settings.clock.dayOf(now))}`,
+      `${came.animal.name ?? came.animal.species} came ${dayBeside(settings.clock.dayOf(came.at), settings.clock.dayOf(now))}`,
     )
   const wet = journal
     .ofKind('contact')
@@ -138,8 +157,9 @@ function oxygenEvent({ journal, tank, settings, now }: Asked): Found {
       ...yes('oxygen-event', `${dosed.content.ingredient} was dosed within a day`),
       onlyWith: 'surface-gasping',
     }
+  // What has stood still for longer is no event any more.
   const stopped = equipmentAt(journal, tank.id, now).find(
-    ({ item, running }) => !running && (item === 'flow' || item === 'air' || item === 'filter'),
+    ({ item, running, since }) => !running && MOVES_WATER.has(item) && now - since <= OXYGEN_DOSE_HOURS * MS_PER_HOUR,
   )
   if (stopped) return yes('oxygen-event', `${stopped.item} is off`)
   const warm = lastValue(journal, tank.id, 'temp', now + 1)
@@ -220,6 +240,14 @@ function nutrients(asked: Asked): { no3: number | null; po4: number | null; beca
 const decided = (sign: string, holds: boolean, because: string): KnownFromJournal =>
   holds ? yes(sign, because) : no(sign, because)
 
+/** Both near nothing, in the words that films and corals share. */
+function nearZero(asked: Asked): Found {
+  const { no3, po4, because } = nutrients(asked)
+  return no3 === null || po4 === null
+    ? null
+    : decided('ctx-no3-po4-near-zero', no3 < FILM.no3Zero && po4 < FILM.po4Zero, because)
+}
+
 function age({ tank, now }: Asked): Found {
   const days = Math.floor((now - tank.since) / MS_PER_DAY)
   return decided('ctx-tank-under-4-months', days < YOUNG_TANK_DAYS, `set up ${days} days ago`)
@@ -231,7 +259,7 @@ function photoperiod({ tank, subject }: Asked): Found {
   const hours = ((minutes(tank.lightsOff) - minutes(tank.lightsOn) + 1440) % 1440) / 60
   return decided(
     'ctx-photoperiod-long',
-    hours > (subject.table === 'marine-film' ? 10 : 9),
+    hours > (subject.table === 'marine-film' ? FILM : ALGAE).lightHours,
     `lights ${tank.lightsOn} to ${tank.lightsOff}`,
   )
 }
@@ -256,9 +284,13 @@ function afterDieOff({ journal, tank, now }: Asked): Found {
 function filmContext(asked: Asked): Found[] {
   const { no3, po4, because } = nutrients(asked)
   return [
-    no3 === null || po4 === null ? null : decided('ctx-no3-po4-near-zero', no3 < 1 && po4 < 0.02, because),
-    no3 === null || po4 === null ? null : decided('ctx-no3-zero-po4-left', no3 < 1 && po4 >= 0.05, because),
-    no3 === null && po4 === null ? null : decided('ctx-no3-po4-high', (no3 ?? 0) > 20 || (po4 ?? 0) > 0.2, because),
+    nearZero(asked),
+    no3 === null || po4 === null
+      ? null
+      : decided('ctx-no3-zero-po4-left', no3 < FILM.no3Zero && po4 >= FILM.po4Left, because),
+    no3 === null && po4 === null
+      ? null
+      : decided('ctx-no3-po4-high', (no3 ?? 0) > FILM.no3High || (po4 ?? 0) > FILM.po4High, because),
     age(asked),
     photoperiod(asked),
     exportRunning(asked),
@@ -271,8 +303,8 @@ function algaeContext(asked: Asked): Found[] {
   return [
     age(asked),
     photoperiod(asked),
-    no3 === null ? null : decided('ctx-no3-near-zero', no3 < 2, because),
-    po4 === null || po4 >= 0.2 ? null : yes('ctx-po4-low', because),
+    no3 === null ? null : decided('ctx-no3-near-zero', no3 < ALGAE.no3Zero, because),
+    po4 === null || po4 >= ALGAE.po4Low ? null : yes('ctx-po4-low', because),
   ]
 }
 
@@ -297,10 +329,7 @@ function doubled(asked: Asked, parameter: string): boolean {
 
 function undipped({ journal, tank, now }: Asked): Found {
   const from = now - UNDIPPED_DAYS * MS_PER_DAY
-  const came = animalsOf(journal).find(
-    ({ group, stays }) =>
-      animalGroupById(group)?.kind === 'coral' && stays.some((stay) => stay.tankId === tank.id && stay.from >= from),
-  )
+  const came = cameSince(journal, tank.id, 'coral', from, now)[0]?.animal
   if (!came) return null
   const wasDipped = journal
     .ofKind('bath')
@@ -313,10 +342,7 @@ function undipped({ journal, tank, now }: Asked): Found {
 
 function coralContext(asked: Asked): Found[] {
   const { journal, tank, subject, now } = asked
-  const { no3, po4, because } = nutrients(asked)
-  const arrived = animalsOf(journal).find(
-    ({ group, arrivedAt }) => animalGroupById(group)?.kind === 'coral' && now - arrivedAt <= NEW_WET_DAYS * MS_PER_DAY,
-  )
+  const arrived = cameSince(journal, tank.id, 'coral', now - NEW_WET_DAYS * MS_PER_DAY, now)[0]?.animal
   const warm = valuesSince(asked, 'temp', now - LOOK_BACK_DAYS * MS_PER_DAY).find(({ value }) => value > HEAT_C)
   const potassium = lastValue(journal, tank.id, 'k', now + 1)
   const kinds = new Set(
@@ -328,7 +354,7 @@ function coralContext(asked: Asked): Found[] {
     kinds.size > 1 ? yes('c-several-species', `${kinds.size} corals are chosen`) : null,
     arrived ? yes('ctx-arrived-14d', `${arrived.name ?? arrived.species} came within 14 days`) : null,
     warm ? yes('ctx-light-or-heat-up', `${measureText(warm.value, '°C', asked.settings.units, 3)} was read`) : null,
-    no3 === null || po4 === null ? null : decided('ctx-no3-po4-near-zero', no3 < 1 && po4 < 0.02, because),
+    nearZero(asked),
     doubled(asked, 'no3') || doubled(asked, 'po4')
       ? yes('ctx-nutrients-jumped', 'nitrate or phosphate doubled within two weeks')
       : null,
@@ -336,7 +362,8 @@ function coralContext(asked: Asked): Found[] {
       ? null
       : decided(
           'ctx-alk-change',
-          moved(asked, 'alk-kh', 1, MS_PER_DAY) || moved(asked, 'alk-kh', 2, WEEK),
+          moved(asked, 'alk-kh', ALKALINITY_MOVE.inADay, MS_PER_DAY) ||
+            moved(asked, 'alk-kh', ALKALINITY_MOVE.inAWeek, WEEK),
           'by the alkalinity of three weeks',
         ),
     potassium === null

@@ -9,6 +9,9 @@ export interface Experiment {
   result: string | null
 }
 
+/** Days until one looks at a change (EA): a coral answers in days, an alga in weeks. */
+export const EXPERIMENT_DAYS = { usual: 4, least: 1, most: 90 } as const
+
 /** The changes of a case in the order they were made, from its entries: a result belongs to the oldest that nobody has looked at. */
 export function experimentsOf(lines: readonly Line[]): Experiment[] {
   const experiments: Experiment[] = []

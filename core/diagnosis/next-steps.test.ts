@@ -1,9 +1,10 @@
 import { DEFINITIONS } from '../catalogue/courses/all-definitions.ts'
 import { PLANS } from '../catalogue/handbook/plans.data.ts'
 import { ORGANISMS } from '../catalogue/handbook/organisms.data.ts'
-import { FRESHWATER_CONDITIONS, MARINE_CONDITIONS } from '../catalogue/handbook/conditions.data.ts'
+import { FRESHWATER_CONDITIONS, MARINE_CONDITIONS, TREAT_FOR_BOTH } from '../catalogue/handbook/conditions.data.ts'
 import { conditionFacts } from './condition-facts.ts'
-import { isChemical, nextSteps, treatmentName } from './next-steps.ts'
+import { cautionsOf, inPlainWords, isChemical, nextSteps, treatmentName } from './next-steps.ts'
+import { inSentence, likelihoodText, oftenText } from './words.ts'
 
 test('a disease leads to the schools and add-ons that treat it, in water of its kind', () => {
   const velvet = nextSteps('marine-fish', conditionFacts('marine-velvet')!)
@@ -39,9 +40,43 @@ test('every plan that an organism names stands in the handbook', () => {
 
 test('every treatment of a condition has words', () => {
   for (const { treatment } of [...MARINE_CONDITIONS.rows, ...FRESHWATER_CONDITIONS.rows])
-    for (const { id } of treatment.flat()) if (id !== null) expect(treatmentName(id).length).toBeGreaterThan(3)
+    for (const { id } of treatment.flat()) if (id !== null) expect(treatmentName(id)).toMatch(/^[^-]{3,}/)
   expect(treatmentName('act-aerate')).toBe('air: stone and surface ripple full on')
   expect(treatmentName('cu-any')).toMatch(/copper/)
   expect(treatmentName('tank-transfer')).toBe('tank transfer')
   expect(treatmentName(null)).toBe('')
+})
+
+test('no id of the handbook is left in a sentence that is shown', () => {
+  expect(inPlainWords('cu-any or chloroquine first; diagnostic fw-dip; discuss act-euthanasia')).toBe(
+    'copper, in one of its forms or chloroquine first; diagnostic freshwater dip; discuss a humane end, with a veterinarian, by local law',
+  )
+  const sentences = [
+    ...TREAT_FOR_BOTH.rows.map(({ do: what }) => what),
+    ...[...MARINE_CONDITIONS.rows, ...FRESHWATER_CONDITIONS.rows].flatMap(({ note }) => note ?? []),
+  ]
+  for (const sentence of sentences) expect(inPlainWords(sentence)).not.toMatch(/\b(act|cu|fw)-[a-z]/)
+})
+
+test('a medicine that is named brings its caution and what the law says; copper in any form, copper’s', () => {
+  const names = (words: string) =>
+    cautionsOf(words)
+      .map(({ id }) => id)
+      .sort()
+  expect(names('formalin bath + metronidazole in water and food')).toEqual(['formalin', 'metronidazole'])
+  expect(names('cu-any peroxide')).toEqual(expect.arrayContaining(['cu-chelated', 'peroxide']))
+  expect(names('act-aerate')).toEqual([])
+  expect(cautionsOf('formalin')[0]!.caution).toMatch(/Carcinogen.*Restricted/)
+})
+
+test('likelihoods and frequencies in words', () => {
+  expect([0.999, 0.88, 0.0149, 0.001].map(likelihoodText)).toEqual(['> 99 %', '88 %', '1 %', '< 1 %'])
+  expect([0.95, 0.6, 0.4, 0.05, 0.01].map(oftenText)).toEqual([
+    'nearly always',
+    'mostly',
+    'sometimes',
+    'seldom',
+    'hardly ever',
+  ])
+  expect(['White grains', 'NO3 < 1'].map(inSentence)).toEqual(['white grains', 'NO3 < 1'])
 })

@@ -2,7 +2,7 @@ import { definitionById } from '../catalogue/courses/definitions.ts'
 import { DEFINITIONS } from '../catalogue/courses/all-definitions.ts'
 import { SCHOOL_LABELS } from '../catalogue/courses/coverage.data.ts'
 import { ACTIONS } from '../catalogue/handbook/actions.data.ts'
-import { ingredientById } from '../catalogue/ingredient.ts'
+import { ingredientById, INGREDIENTS } from '../catalogue/ingredient.ts'
 import type { CaseTable } from '../catalogue/diagnosis/diagnosis.types.ts'
 import { capital } from '../words/numbers.ts'
 import type { ConditionFacts } from './condition-facts.ts'
@@ -16,24 +16,28 @@ export interface NextStep {
   label: string
 }
 
-/** Copper in any of its forms. */
-const ANY_COPPER = 'cu-any'
+/** Ids of treatments that are neither an action nor a product. */
+const NAMED: Readonly<Record<string, string>> = { 'cu-any': 'copper, in one of its forms', 'fw-dip': 'freshwater dip' }
+/** The form that speaks for all of copper where any of them is named. */
+const COPPER_FORM = 'cu-chelated'
 /** Treatments that are ways of quarantine, by their school. */
 const SCHOOL_OF: Readonly<Record<string, string>> = { 'tank-transfer': 'qt-c-ttm', hyposalinity: 'qt-d-hypo' }
 
 /** Whether the step starts a treatment with a drug or a chemical: it waits until one confirming check is stored (outbreaks.md 1). */
 export const isChemical = (step: NextStep): boolean => step.definition === 'peroxide-spot'
 
-/** A treatment in words: "copper", "air: stone and surface ripple full on". */
-export const treatmentName = (id: string | null): string =>
-  id === null
-    ? ''
-    : id === ANY_COPPER
-      ? 'copper, in one of its forms'
-      : (ACTIONS.rows.find((row) => row.id === id)?.what ??
-        ingredientById(id)?.name ??
-        (SCHOOL_OF[id] === undefined ? undefined : definitionById(SCHOOL_OF[id])?.name) ??
-        id.replaceAll('-', ' '))
+/** A treatment in words: “copper, in one of its forms”, “air: stone and surface ripple full on”; empty where the handbook names none. */
+export function treatmentName(id: string | null): string {
+  if (id === null) return ''
+  const school = SCHOOL_OF[id]
+  return (
+    NAMED[id] ??
+    ACTIONS.rows.find((row) => row.id === id)?.what ??
+    ingredientById(id)?.name ??
+    (school === undefined ? undefined : definitionById(school)?.name) ??
+    id.replaceAll('-', ' ')
+  )
+}
 
 /** The schools, add-ons and plans that fit a condition, in the order of its treatments. */
 export function nextSteps(table: CaseTable, { id, plans }: ConditionFacts): NextStep[] {
@@ -53,3 +57,22 @@ export function nextSteps(table: CaseTable, { id, plans }: ConditionFacts): Next
       : { plan, label: plan.replaceAll('-', ' ') }
   })
 }
+
+/** Ids of the handbook that stand within its sentences. */
+const IDS_IN_SENTENCES = /\b(act-[a-z]+(?:-[a-z]+)*|cu-any|fw-dip)\b/g
+
+/**
+ * A sentence of the handbook with its ids in words: “discuss act-euthanasia” names a row that a keeper does not know.
+ * @example
+ * inPlainWords('cu-any or chloroquine first') // "copper, in one of its forms or chloroquine first"
+ */
+export const inPlainWords = (sentence: string): string => sentence.replace(IDS_IN_SENTENCES, (id) => treatmentName(id))
+
+/** The usual caution and what the law says of each medicine that some words or treatments name: it stands beside them. */
+export const cautionsOf = (words: string): { id: string; name: string; caution: string }[] =>
+  INGREDIENTS.filter(
+    ({ id, kind }) => kind === 'medicine' && (words.includes(id) || (id === COPPER_FORM && words.includes('cu-any'))),
+  ).flatMap(({ id, name, caution, law }) => {
+    const said = [caution, law].filter((one) => one !== null).join(' ')
+    return said === '' ? [] : [{ id, name, caution: said }]
+  })

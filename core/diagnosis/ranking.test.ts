@@ -14,7 +14,7 @@ import { expectOk } from '../result/result.ts'
 import { isWorthAsking, type Answers } from './asking.ts'
 import { conditionFacts, conditionName } from './condition-facts.ts'
 import { NONE_OF_THESE } from './rank.ts'
-import { certaintyOf, rankCase } from './ranking.ts'
+import { certaintyOf, firstToRead, rankCase } from './ranking.ts'
 import { KNOWN_PHRASES, raisedFlags, treatForBoth } from './red-flags.ts'
 import { askedSigns, findSigns, regionsOf } from './signs.ts'
 
@@ -98,7 +98,7 @@ describe('the ranking is the command line’s', () => {
     ) as { ranked: unknown; next: { sign: string; bits: number }[] }
     expect(ranking.ranked).toEqual(asked.ranked)
     expect(ranking.ranked[0]!.id).toBe(one.first)
-    expect(ranking.best?.id).toBe(one.first === NONE_OF_THESE ? undefined : one.first)
+    expect(ranking.shown[0]!.id).toBe(one.first)
     // The next checks are the operation's, less those that the asking rules leave out.
     const order = asked.next.map(({ sign }) => sign)
     const shown = ranking.next.map(({ sign }) => order.indexOf(sign.id))
@@ -122,7 +122,7 @@ describe('the one scale', () => {
   })
   test('before anything is answered nothing is shown as if it were known', () => {
     const ranking = rankCase('marine-fish', 'established', {})
-    expect(ranking).toMatchObject({ certainty: 'not-enough', best: null, shown: [], pair: null, forBoth: [] })
+    expect(ranking).toMatchObject({ certainty: 'not-enough', shown: [], urgent: null, pair: null, forBoth: [] })
     expect(ranking.next[0]!.bits).toBeGreaterThan(0)
   })
 })
@@ -135,6 +135,20 @@ test('what is a matter of hours is shown from one in twenty, whatever its rank',
   for (const { id, probability } of ranking.ranked)
     if (probability >= 0.05 && conditionFacts(id)?.urgency === 'hours')
       expect(ranking.shown.map((one) => one.id)).toContain(id)
+})
+
+test('what is read first: the flag of today, else what cannot wait; what went before alarms nobody by itself', () => {
+  const first = (of: Answers, table: CaseTable = 'marine-fish') => firstToRead(rankCase(table, 'established', of))
+  expect(first(answers(['several-fish', 'surface-gasping'])).of).toMatchObject({ flag: { id: 'rf-mass' } })
+  expect(first(answers(['c-brown-jelly']), 'coral-and-pests').of).toMatchObject({ condition: { id: 'brown-jelly' } })
+  expect(first(answers(['several-fish', 'new-fish-14d', 'rapid-course']))).toEqual({
+    of: null,
+    lines: null,
+    others: [],
+  })
+  const two = first(answers(['ammonia-raised', 'spine-curved']))
+  expect(two.others.map(({ id }) => id)).toEqual(['rf-zoonosis'])
+  expect(two.lines!.do[0]).toMatch(/Water and air first/)
 })
 
 test('signs stand for and against each condition by how often it shows them', () => {
@@ -198,8 +212,7 @@ describe('red flags come before any ranking', () => {
     raisedFlags(answers(present), setting).map(({ id }) => id)
   test.each([
     [['ammonia-raised'], ['rf-water']],
-    [['oxygen-event'], []],
-    [['oxygen-event', 'surface-gasping'], ['rf-water']],
+    [['oxygen-event'], ['rf-water']],
     [['breathing-fast'], []],
     [['breathing-fast', 'shuns-light'], ['rf-velvet']],
     [['host-clownfish', 'patchy-mucus-film'], ['rf-brook']],

@@ -53,8 +53,6 @@ export interface NextCheck {
 /** Everything that answers say. */
 export interface CaseRanking {
   certainty: Certainty
-  /** The best condition; null where none of these or nothing leads. */
-  best: RankedCondition | null
   shown: readonly RankedCondition[]
   /** What is a matter of hours and has to be acted on before it is certain; null where nothing is. */
   urgent: RankedCondition | null
@@ -83,7 +81,7 @@ export function certaintyOf(ranked: readonly { id: string; probability: number }
  * The ranking of a table by what was answered, with all that a keeper needs beside it: red flags first, then how sure it is, what speaks for
  * and against each, what tells the first two apart, and the most telling next check. The numbers are those of `diagnosis.rank`.
  * @example
- * rankCase('coral-and-pests', 'established', { 'c-brown-jelly': 'present' }).best?.id // 'brown-jelly'
+ * rankCase('coral-and-pests', 'established', { 'c-brown-jelly': 'present' }).shown[0]?.id // 'brown-jelly'
  */
 export function rankCase(table: CaseTable, setting: Setting, answers: Answers): CaseRanking {
   const evidence = evidenceOf(table, setting, answers)
@@ -121,7 +119,10 @@ export function rankCase(table: CaseTable, setting: Setting, answers: Answers): 
   const leader = shown.find(({ id }) => id !== NONE_OF_THESE)
   const urgent = shown.find(
     (one) =>
-      one.firstMinutes !== null && one.speaksFor.length > 0 && (one === leader || one.probability >= ACTED_ON_SHARE),
+      one.firstMinutes !== null &&
+      // What went before alarms nobody by itself: something has to be seen.
+      one.speaksFor.some(({ group }) => group !== 'context') &&
+      (one === leader || one.probability >= ACTED_ON_SHARE),
   )
   const asking = (sign: string) => isWorthAsking(table, setting, answers, sign)
   const [first, second] = ranked.filter(({ id }) => id !== NONE_OF_THESE)
@@ -138,7 +139,6 @@ export function rankCase(table: CaseTable, setting: Setting, answers: Answers): 
       : undefined
   return {
     certainty: answered === 0 ? 'not-enough' : certaintyOf(ranked),
-    best: answered === 0 || ranked[0]!.id === NONE_OF_THESE ? null : described(ranked[0]!),
     shown,
     urgent: urgent ?? null,
     ranked,
@@ -152,4 +152,19 @@ export function rankCase(table: CaseTable, setting: Setting, answers: Answers): 
     isConfirmed: evidence.present.some((sign) => CONFIRMING_GROUPS.has(signs.get(sign)!.group)),
     answered,
   }
+}
+
+/** What is read before the ranking: why, what to do and what not; and other flags that are up. */
+export interface FirstToRead {
+  of: { flag: RaisedFlag } | { condition: RankedCondition } | null
+  lines: FirstMinutes | null
+  others: readonly RaisedFlag[]
+}
+
+/** The most pressing red flag of today, else what has to be acted on before it is certain. */
+export function firstToRead({ flags, urgent }: CaseRanking): FirstToRead {
+  const flag = flags.find(({ urgency }) => urgency === 'hours' || urgency === 'day')
+  const others = flags.filter((one) => one !== flag)
+  if (flag) return { of: { flag }, lines: flag, others }
+  return urgent ? { of: { condition: urgent }, lines: urgent.firstMinutes, others } : { of: null, lines: null, others }
 }

@@ -24,8 +24,6 @@ function holds(rule: SignRule, answers: Answers, setting: Setting): boolean {
   if ('all' in rule) return rule.all.every((one) => holds(one, answers, setting))
   if ('any' in rule) return rule.any.some((one) => holds(one, answers, setting))
   if ('words' in rule) return WORDS[rule.words]?.(answers, setting) ?? false
-  // An oxygen event counts only beside gasping: quarantine.md 1.
-  if (rule.sign === 'oxygen-event' && answers['surface-gasping'] !== 'present') return false
   return answers[rule.sign] === 'present'
 }
 

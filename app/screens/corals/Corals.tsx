@@ -21,6 +21,7 @@ import { thisInstant, useNow } from '../../frame/now.tsx'
 import { useKeeping, UnkeptNote } from '../../journal/keeping.tsx'
 import { useHousehold } from '../../journal/provider.tsx'
 import { Button, ButtonLink, PlainButton, PrimaryButton } from '../../look/buttons.ts'
+import { Missing } from '../../look/Missing.tsx'
 import { Page, PageHead, TwoParts } from '../../look/page.ts'
 import { Bar, Heading, Line, Quiet, Rows, Small, Stack, Title } from '../../look/text.ts'
 import { CoralForm } from './CoralForm.tsx'
@@ -32,17 +33,7 @@ export function Corals() {
   const { tankId = '' } = useParams()
   const { journal } = useHousehold()
   const tank = tankById(journal, tankId)
-  if (!tank)
-    return (
-      <Page>
-        <Stack>
-          <Title>No such tank</Title>
-          <div>
-            <ButtonLink href="/tanks">To the tanks</ButtonLink>
-          </div>
-        </Stack>
-      </Page>
-    )
+  if (!tank) return <Missing title="No such tank" back="To the tanks" href="/tanks" />
   return <CoralsOf tank={tank} />
 }
 

@@ -22,6 +22,7 @@ import { useNow } from '../../frame/now.tsx'
 import { useHousehold } from '../../journal/provider.tsx'
 import { ButtonLink, PlainLink } from '../../look/buttons.ts'
 import { HandbookLink } from '../../look/HandbookLink.tsx'
+import { Missing } from '../../look/Missing.tsx'
 import { Page, TwoParts } from '../../look/page.ts'
 import { useIsPhone } from '../../look/useWidth.ts'
 import { Bar, Figure, Heading, Quiet, Rows, Small, Stack, Title } from '../../look/text.ts'
@@ -66,15 +67,9 @@ export function CoursePage() {
     )
   if (!plan)
     return (
-      <Page>
-        <Stack>
-          <Title>No such course</Title>
-          <Small>The journal holds no course of this name: it may be in the other household.</Small>
-          <div>
-            <ButtonLink href="/courses">All courses</ButtonLink>
-          </div>
-        </Stack>
-      </Page>
+      <Missing title="No such course" back="All courses" href="/courses">
+        The journal holds no course of this name: it may be in the other household.
+      </Missing>
     )
   return <CourseBody plan={plan} />
 }

@@ -1,6 +1,7 @@
 import { useState } from 'react'
 import { Form } from 'react-aria-components'
 import { useForm } from 'react-hook-form'
+import { EXPERIMENT_DAYS } from '../../../core/diagnosis/experiments.ts'
 import type { Case } from '../../../core/diagnosis/cases.ts'
 import { dayBeside } from '../../../core/time/words.ts'
 import { iso } from '../../../core/time/zone.ts'
@@ -13,9 +14,6 @@ import { Button, PlainButton } from '../../look/buttons.ts'
 import { Heading, Line, Quiet, Rows, Small, Stack } from '../../look/text.ts'
 import { useCaseKeeping } from './useCaseKeeping.tsx'
 
-/** Days until one looks at a change, unless said otherwise (EA): a coral answers in days. */
-const USUAL_DAYS = '4'
-
 /** One thing changed at a time, and what was seen of it. */
 export function Experiments({ one }: { one: Case }) {
   const { settings } = useHousehold()
@@ -23,7 +21,7 @@ export function Experiments({ one }: { one: Case }) {
   const { mark, note } = useCaseKeeping(one)
   const [isOpen, setIsOpen] = useState(false)
   const [problems, setProblems] = useState<Record<string, Problem>>({})
-  const form = useForm({ defaultValues: { words: '', days: USUAL_DAYS } })
+  const form = useForm({ defaultValues: { words: '', days: String(EXPERIMENT_DAYS.usual) } })
   const seen = useForm({ defaultValues: { words: '' } })
   const { clock } = settings
   const running = one.experiments.find(({ result }) => result === null)
@@ -31,7 +29,9 @@ export function Experiments({ one }: { one: Case }) {
     const count = numberIn(days)
     const found = {
       ...(words.trim() === '' && { words: { message: 'the one thing that is changed, such as “pump turned away”' } }),
-      ...((count === null || count < 1 || count > 90) && { days: { message: 'days until you look, 1 to 90' } }),
+      ...((count === null || count < EXPERIMENT_DAYS.least || count > EXPERIMENT_DAYS.most) && {
+        days: { message: `days until you look, ${EXPERIMENT_DAYS.least} to ${EXPERIMENT_DAYS.most}` },
+      }),
     }
     setProblems(found)
     if (Object.keys(found).length > 0) return

@@ -1,15 +1,11 @@
 import type { Case } from '../../../core/diagnosis/cases.ts'
 import { askedSigns } from '../../../core/diagnosis/signs.ts'
-import { lastValue } from '../../../core/readings/latest.ts'
+import { waterThen } from '../../../core/diagnosis/happened.ts'
 import { dayAs } from '../../../core/time/words.ts'
-import { MS_PER_DAY, type Day } from '../../../core/time/zone.ts'
+import type { Day } from '../../../core/time/zone.ts'
 import { parameterValue, quantityText } from '../../../core/words/quantities.ts'
 import { useHousehold } from '../../journal/provider.tsx'
 import { Facts, Heading, Quiet, Rows, Small, Stack } from '../../look/text.ts'
-import { PARAMETERS_AS_ASKED } from '../../words/parameters.ts'
-
-/** Readings that bear on a case are as old as this at most (EA). */
-const READING_DAYS = 14
 
 /** How the signs went day by day, what was written, and the readings when it was opened. */
 export function OverTime({ one }: { one: Case }) {
@@ -29,10 +25,7 @@ export function OverTime({ one }: { one: Case }) {
     if (answer === 'absent') of(at).absent.push(label)
   }
   for (const { at, words } of one.remarks) of(at).words.push(words)
-  const then = PARAMETERS_AS_ASKED.flatMap((parameter) => {
-    const last = lastValue(journal, one.start.tankId, parameter.id, one.startedAt + 1)
-    return last && one.startedAt - last.at <= READING_DAYS * MS_PER_DAY ? [{ parameter, last }] : []
-  })
+  const then = waterThen(journal, one.start.tankId, one.startedAt)
   return (
     <section>
       <Heading>Over the days</Heading>
@@ -54,10 +47,10 @@ export function OverTime({ one }: { one: Case }) {
         <Stack $gap={4} style={{ paddingTop: 12 }}>
           <Quiet>The water when it was opened</Quiet>
           <Facts>
-            {then.map(({ parameter, last }) => (
+            {then.map(({ parameter, value }) => (
               <div key={parameter.id}>
                 <dt>{parameter.name}</dt>
-                <dd>{quantityText(parameterValue(parameter.id, last.value, units))}</dd>
+                <dd>{quantityText(parameterValue(parameter.id, value, units))}</dd>
               </div>
             ))}
           </Facts>

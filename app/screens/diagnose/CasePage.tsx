@@ -11,8 +11,9 @@ import { thisInstant, useNow } from '../../frame/now.tsx'
 import { useKeeping, UnkeptNote } from '../../journal/keeping.tsx'
 import { useHousehold } from '../../journal/provider.tsx'
 import { Button, ButtonLink, PrimaryButton } from '../../look/buttons.ts'
+import { Missing } from '../../look/Missing.tsx'
 import { Page, PageHead, TwoParts } from '../../look/page.ts'
-import { Bar, Line, Quiet, Small, Stack, Title } from '../../look/text.ts'
+import { Bar, Line, Quiet, Stack } from '../../look/text.ts'
 import { CaseFollowUp } from './CaseFollowUp.tsx'
 import { CaseTitle } from './CaseTitle.tsx'
 import { Happened } from './Happened.tsx'
@@ -29,15 +30,9 @@ export function CasePage() {
   const one = caseById(journal, caseId)
   if (!one)
     return (
-      <Page>
-        <Stack>
-          <Title>No such case</Title>
-          <Small>The journal holds no case of this name: it may be in the other household.</Small>
-          <div>
-            <ButtonLink href="/diagnose">All cases</ButtonLink>
-          </div>
-        </Stack>
-      </Page>
+      <Missing title="No such case" back="All cases" href="/diagnose">
+        The journal holds no case of this name: it may be in the other household.
+      </Missing>
     )
   return <CaseBody key={one.id} one={one} />
 }

@@ -1,7 +1,7 @@
 import { useState } from 'react'
 import { Form } from 'react-aria-components'
 import { useForm } from 'react-hook-form'
-import type { Case } from '../../../core/diagnosis/cases.ts'
+import { RELAPSE_WEEKS, type Case } from '../../../core/diagnosis/cases.ts'
 import { conditionName } from '../../../core/diagnosis/condition-facts.ts'
 import type { CaseRanking } from '../../../core/diagnosis/ranking.ts'
 import type { ContentOf } from '../../../core/journal/entry.ts'
@@ -61,7 +61,9 @@ export function CloseCase({ one, ranking }: { one: Case; ranking: CaseRanking })
           ]}
         />
         <AreaField control={form.control} name="words" label="What was learnt" />
-        <Bar $tone="second">It opens again where its signs come back within eight weeks; weekly looks until then.</Bar>
+        <Bar $tone="second">
+          It opens again where its signs come back within {RELAPSE_WEEKS} weeks; weekly looks until then.
+        </Bar>
         {note}
         <Line>
           <Button type="submit" isDisabled={busy}>

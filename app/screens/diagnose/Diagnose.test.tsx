@@ -1,5 +1,5 @@
 import { screen, waitFor, within } from '@testing-library/react'
-import type { Content } from '../../../core/journal/entry.ts'
+import type { Content, ContentOf } from '../../../core/journal/entry.ts'
 import { arrival, bareTank } from '../../../core/journal/testing.ts'
 import { sampleOf } from '../../../scripts/testing/app.tsx'
 import { fromNow } from '../../../scripts/testing/arrivals.ts'
@@ -31,6 +31,14 @@ const CASE: Content = {
   table: 'marine-fish',
   animalIds: ['tang'],
 }
+/** What was marked of the case an hour after it was opened. */
+const marked = (mark: Omit<ContentOf<'case-mark'>, 'kind' | 'happened' | 'caseId' | 'tankId'>): Content => ({
+  kind: 'case-mark',
+  happened: fromNow(-3 * DAY + 60),
+  caseId: 'k',
+  tankId: 'quar',
+  ...mark,
+})
 const answer = (sign: string, words: string) =>
   within(screen.getByRole('group', { name: sign })).getByRole('radio', { name: words })
 
@@ -86,7 +94,9 @@ describe('a look', () => {
     const found = await screen.findByRole('region', { name: 'Signs found' })
     await user.click(within(found).getAllByRole('radio', { name: 'seen' })[0]!)
     // A matter of the hour says what to do, and what not, before anything is certain.
-    expect(await screen.findByRole('alert', { name: 'What to do now' })).toHaveTextContent(/Pumps off.*Do not blow/s)
+    expect(await screen.findByRole('alert', { name: 'What to do now' })).toHaveTextContent(
+      /Pumps off.*goggles.*Do not blow/s,
+    )
     await user.click(within(found).getAllByRole('radio', { name: 'not looked' })[0]!)
     await waitFor(() => expect(screen.queryByRole('alert', { name: 'What to do now' })).toBeNull())
     await user.clear(screen.getByLabelText('Or in your own words'))
@@ -114,14 +124,14 @@ describe('a look', () => {
 
 describe('a case', () => {
   test('causes are noted, ruled out with a reason, and one thing is changed at a time', async () => {
-    const { user, lines } = await open('/diagnose/k', CASE, {
-      kind: 'case-mark',
-      happened: fromNow(-3 * DAY + 1),
-      caseId: 'k',
-      tankId: 'quar',
-      mark: 'signs',
-      signs: [{ sign: 'flashing', answer: 'present' }],
-    })
+    const { user, lines } = await open(
+      '/diagnose/k',
+      CASE,
+      marked({
+        mark: 'signs',
+        signs: [{ sign: 'flashing', answer: 'present' }],
+      }),
+    )
     await user.click(await screen.findByRole('button', { name: 'Skin flukes' }))
     await waitFor(() => expect(lines('case-mark').at(-1)).toMatchObject({ mark: 'thought-of', cause: 'skin-flukes' }))
     await user.click(screen.getByRole('button', { name: 'rule out' }))
@@ -164,14 +174,14 @@ describe('a case', () => {
   })
 
   test('is named, closed with what it was, and opened again where its signs come back', async () => {
-    const { user, lines } = await open('/diagnose/k', CASE, {
-      kind: 'case-mark',
-      happened: fromNow(-3 * DAY + 1),
-      caseId: 'k',
-      tankId: 'quar',
-      mark: 'confirmed',
-      cause: 'marine-ich',
-    })
+    const { user, lines } = await open(
+      '/diagnose/k',
+      CASE,
+      marked({
+        mark: 'confirmed',
+        cause: 'marine-ich',
+      }),
+    )
     await user.click(await screen.findByRole('button', { name: 'name it' }))
     await user.type(screen.getByLabelText('What you call it'), 'Sky, spotted')
     await user.click(screen.getByRole('button', { name: 'Keep the name' }))
@@ -212,14 +222,14 @@ describe('a case', () => {
   })
 
   test('one step leads to the school, for this tank and as the answer to this case', async () => {
-    const { user } = await open('/diagnose/k', CASE, {
-      kind: 'case-mark',
-      happened: fromNow(-3 * DAY + 1),
-      caseId: 'k',
-      tankId: 'quar',
-      mark: 'signs',
-      signs: [{ sign: 'white-grains-countable', answer: 'present' }],
-    })
+    const { user } = await open(
+      '/diagnose/k',
+      CASE,
+      marked({
+        mark: 'signs',
+        signs: [{ sign: 'white-grains-countable', answer: 'present' }],
+      }),
+    )
     const ich = (await screen.findByRole('heading', { name: 'Marine ich' })).closest('article')!
     await user.click(within(ich).getByRole('button', { name: /what helps/ }))
     const links = within(ich)

@@ -2,10 +2,10 @@ import { useState } from 'react'
 import { Checkbox } from 'react-aria-components'
 import { useForm } from 'react-hook-form'
 import { useSearchParams } from 'react-router'
-import { styled } from 'styled-components'
+import { css, styled } from 'styled-components'
 import { animalGroupById } from '../../../core/catalogue/animal-group.ts'
 import { conditionName } from '../../../core/diagnosis/condition-facts.ts'
-import { casesOf, casesThatCameBack, type Case } from '../../../core/diagnosis/cases.ts'
+import { casesOf, casesThatCameBack, RELAPSE_WEEKS, type Case } from '../../../core/diagnosis/cases.ts'
 import { askedSigns } from '../../../core/diagnosis/signs.ts'
 import { animalLabel, residentsOf } from '../../../core/household/animals.ts'
 import { tankById, tanksOf, type Tank } from '../../../core/household/tanks.ts'
@@ -29,7 +29,7 @@ const Tiles = styled.div`
   padding-top: 14px;
 `
 
-const Tile = styled(Button)`
+const tileShape = css`
   flex-direction: column;
   align-items: flex-start;
   gap: 2px;
@@ -37,9 +37,17 @@ const Tile = styled(Button)`
   text-align: left;
   color: var(--ink);
   font-size: 17px;
+`
+
+const Tile = styled(Button)`
+  ${tileShape}
   &[aria-pressed='true'] {
     background: var(--band);
   }
+`
+
+const TileLink = styled(ButtonLink)`
+  ${tileShape}
 `
 
 const Pick = styled(Checkbox)`
@@ -60,13 +68,6 @@ const Pick = styled(Checkbox)`
     outline-offset: 2px;
   }
 `
-
-const OUTCOMES = {
-  healed: 'healed',
-  lost: 'lost',
-  harmless: 'harmless',
-  unresolved: 'unresolved',
-} as const
 
 /** Something shows: what is open, and where to look. */
 export function Diagnose() {
@@ -151,7 +152,7 @@ function CaseRows({ cases }: { cases: readonly Case[] }) {
             <Quiet>
               {tankById(journal, start.tankId)?.name}, since {dayBeside(clock.dayOf(startedAt), clock.dayOf(now))}
               {cause !== null && ` · ${conditionName(cause)}`}
-              {ended !== null && ` · ${OUTCOMES[ended.outcome]}`}
+              {ended !== null && ` · ${ended.outcome}`}
             </Quiet>
           </li>
         )
@@ -173,7 +174,7 @@ function CameBackNotes() {
           <Bar $tone="act">
             {caseName(closed.start)}:{' '}
             {signs.map((sign) => askedSigns(closed.start.table).get(sign)?.label.toLowerCase() ?? sign).join(', ')}{' '}
-            again, within eight weeks of its end.
+            again, within {RELAPSE_WEEKS} weeks of its end.
           </Bar>
           <Line>
             <Button
@@ -308,13 +309,3 @@ function WhatShows({ tank }: { tank: Tank }) {
     </>
   )
 }
-
-const TileLink = styled(ButtonLink)`
-  flex-direction: column;
-  align-items: flex-start;
-  gap: 2px;
-  padding: 12px 14px;
-  text-align: left;
-  color: var(--ink);
-  font-size: 17px;
-`

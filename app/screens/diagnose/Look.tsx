@@ -11,9 +11,10 @@ import { thisInstant } from '../../frame/now.tsx'
 import { useKeeping, UnkeptNote } from '../../journal/keeping.tsx'
 import { newId } from '../../journal/opened.ts'
 import { useHousehold } from '../../journal/provider.tsx'
-import { ButtonLink, PlainButton, PrimaryButton } from '../../look/buttons.ts'
+import { PlainButton, PrimaryButton } from '../../look/buttons.ts'
+import { Missing } from '../../look/Missing.tsx'
 import { Page, PageHead, TwoParts } from '../../look/page.ts'
-import { Line, Quiet, Small, Stack, Title } from '../../look/text.ts'
+import { Line, Quiet, Stack, Title } from '../../look/text.ts'
 import { Happened } from './Happened.tsx'
 import { NowLines } from './NowLines.tsx'
 import { RankingPanel } from './RankingPanel.tsx'
@@ -29,15 +30,9 @@ export function Look() {
   const where = tank && whereToLook(tank).find(({ id }) => id === params.get('at'))
   if (!tank || !where)
     return (
-      <Page>
-        <Stack>
-          <Title>Nothing to look at</Title>
-          <Small>Choose a tank, and what shows in it.</Small>
-          <div>
-            <ButtonLink href="/diagnose">Diagnose</ButtonLink>
-          </div>
-        </Stack>
-      </Page>
+      <Missing title="Nothing to look at" back="Diagnose" href="/diagnose">
+        Choose a tank, and what shows in it.
+      </Missing>
     )
   const animals = params.get('animals')?.split(',').filter(Boolean) ?? []
   const seen = params.get('seen')?.split(',').filter(Boolean) ?? []

@@ -1,6 +1,5 @@
 import { styled } from 'styled-components'
-import type { FirstMinutes } from '../../../core/catalogue/diagnosis/first-minutes.data.ts'
-import type { CaseRanking } from '../../../core/diagnosis/ranking.ts'
+import { firstToRead, type CaseRanking } from '../../../core/diagnosis/ranking.ts'
 import { conditionName } from '../../../core/diagnosis/condition-facts.ts'
 import { Small } from '../../look/text.ts'
 
@@ -26,34 +25,35 @@ const Now = styled.section`
 
 /** What is read first when minutes or hours matter: what to do now, and what not to do. */
 export function NowLines({ ranking }: { ranking: CaseRanking }) {
-  const { flags, urgent } = ranking
-  const [flag] = flags.filter(({ urgency }) => urgency === 'hours' || urgency === 'day')
-  const first: { title: string; lines: FirstMinutes } | null = flag
-    ? { title: flag.urgency === 'hours' ? 'Now, before the ranking' : 'Before the ranking', lines: flag }
-    : urgent
-      ? { title: `Now: it may be ${conditionName(urgent.id).toLowerCase()}`, lines: urgent.firstMinutes! }
-      : null
-  const others = flags.filter((one) => one !== flag)
-  if (!first && others.length === 0) return null
+  const { of, lines, others } = firstToRead(ranking)
+  if (lines === null && others.length === 0) return null
+  const title =
+    of === null
+      ? ''
+      : 'flag' in of
+        ? of.flag.urgency === 'hours'
+          ? 'Now, before the ranking'
+          : 'Before the ranking'
+        : `Now: it may be ${conditionName(of.condition.id).toLowerCase()}`
   return (
     <Now aria-label="What to do now" role="alert">
-      {first && (
+      {lines && (
         <>
-          <h2>{first.title}</h2>
+          <h2>{title}</h2>
           <ol>
-            {first.lines.do.map((line) => (
+            {lines.do.map((line) => (
               <li key={line}>{line}</li>
             ))}
           </ol>
-          {first.lines.dont.map((line) => (
+          {lines.dont.map((line) => (
             <p key={line} style={{ fontWeight: 600 }}>
               {line}
             </p>
           ))}
         </>
       )}
-      {others.map(({ id, do: lines }) => (
-        <Small key={id}>Also: {lines.join(' ')}</Small>
+      {others.map(({ id, do: also }) => (
+        <Small key={id}>Also: {also.join(' ')}</Small>
       ))}
     </Now>
   )

@@ -3,9 +3,10 @@ import { styled } from 'styled-components'
 import type { Answer, CaseTable } from '../../../core/catalogue/diagnosis/diagnosis.types.ts'
 import type { Answers } from '../../../core/diagnosis/asking.ts'
 import { conditionName } from '../../../core/diagnosis/condition-facts.ts'
-import { treatmentName } from '../../../core/diagnosis/next-steps.ts'
+import { cautionsOf, inPlainWords, treatmentName } from '../../../core/diagnosis/next-steps.ts'
+import { inSentence, likelihoodText, oftenText } from '../../../core/diagnosis/words.ts'
 import type { CaseRanking, Certainty, RankedCondition } from '../../../core/diagnosis/ranking.ts'
-import { plural } from '../../../core/words/numbers.ts'
+import { capital, plural } from '../../../core/words/numbers.ts'
 import { PlainButton } from '../../look/buttons.ts'
 import { HandbookLink } from '../../look/HandbookLink.tsx'
 import { Bar, Figure, Heading, Line, Quiet, Small, Stack } from '../../look/text.ts'
@@ -40,9 +41,6 @@ const CERTAINTY: Record<Certainty, string> = {
   possible: 'possible: do the check that tells the first two apart',
   'not-enough': 'not enough to go on yet',
 }
-
-const percent = (share: number): string =>
-  share >= 0.995 ? '> 99' : share < 0.01 ? '< 1' : String(Math.round(100 * share))
 
 /** The ranking as it stands, each condition with what speaks for and against it, and the check that tells most. */
 export function RankingPanel({
@@ -92,7 +90,8 @@ export function RankingPanel({
         ))}
         {forBoth.map(({ id, between, do: what, why }) => (
           <Bar key={id} $tone="soon" style={{ marginTop: 12 }}>
-            {between.map(conditionName).join(' or ')}: {what}. {why}.
+            {between.map(conditionName).join(' or ')}: {inPlainWords(what)}. {capital(why)}.
+            <Cautions of={what} />
           </Bar>
         ))}
       </section>
@@ -100,8 +99,8 @@ export function RankingPanel({
         <section>
           <Heading>What tells them apart</Heading>
           <p style={{ paddingTop: 10 }}>
-            <strong>{pair.sign.label}</strong>: {conditionName(pair.first)} shows it {often(pair.firstShows)},{' '}
-            {conditionName(pair.second)} {often(pair.secondShows)}.
+            <strong>{pair.sign.label}</strong>: {conditionName(pair.first)} shows it {oftenText(pair.firstShows)},{' '}
+            {conditionName(pair.second)} {oftenText(pair.secondShows)}.
           </p>
           {pair.sign.how && <Small>{pair.sign.how}</Small>}
           {onAnswer && <Quick sign={pair.sign.id} onAnswer={onAnswer} />}
@@ -135,20 +134,14 @@ export function RankingPanel({
   )
 }
 
-/** A label within a sentence: its first letter small, but for NO3 and the like. */
-const inSentence = (label: string): string =>
-  /^[A-Z][a-z ]/.test(label) ? label.charAt(0).toLowerCase() + label.slice(1) : label
-
-const often = (share: number): string =>
-  share >= 0.9
-    ? 'nearly always'
-    : share >= 0.6
-      ? 'mostly'
-      : share >= 0.3
-        ? 'sometimes'
-        : share > 0.02
-          ? 'seldom'
-          : 'hardly ever'
+/** The usual caution of each medicine that is named, and what the law says: beside it, before it is given. */
+function Cautions({ of }: { of: string }) {
+  return cautionsOf(of).map(({ id, name, caution }) => (
+    <Small key={id}>
+      {capital(name)}: {caution}
+    </Small>
+  ))
+}
 
 function Quick({ sign, onAnswer }: { sign: string; onAnswer: (sign: string, answer: Answer) => void }) {
   return (
@@ -181,7 +174,7 @@ function ConditionCard({
     <Card $first={first} data-condition={id}>
       <Head>
         <h3 style={{ fontSize: first ? 21 : 17 }}>{conditionName(id)}</h3>
-        <Figure $size={first ? 26 : 18}>{percent(probability)} %</Figure>
+        <Figure $size={first ? 26 : 18}>{likelihoodText(probability)}</Figure>
       </Head>
       <Share aria-hidden="true">
         <div style={{ width: `${100 * probability}%` }} />
@@ -231,7 +224,7 @@ function ConditionCard({
             </Small>
           ))}
           <Small>From: {facts.causes}.</Small>
-          {facts.note && <Small>{facts.note}.</Small>}
+          {facts.note && <Small>{inPlainWords(facts.note)}.</Small>}
           {facts.treatment.length > 0 && (
             <div>
               <Small>Water first, medicine second. Then, first choice first:</Small>
@@ -244,6 +237,12 @@ function ConditionCard({
                   </li>
                 ))}
               </ol>
+              <Cautions
+                of={facts.treatment
+                  .flat()
+                  .map((part) => part.id)
+                  .join(' ')}
+              />
             </div>
           )}
           {facts.doNot.length > 0 && <Small>Do not {facts.doNot.join('; do not ')}.</Small>}

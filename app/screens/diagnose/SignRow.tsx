@@ -5,6 +5,8 @@ import type { AskedSign } from '../../../core/diagnosis/signs.ts'
 import { Small } from '../../look/text.ts'
 
 const Row = styled.fieldset`
+  /* Its legend is taken out of the page: without this it would lie at the page's end and make the whole page scroll. */
+  position: relative;
   border: 0;
   margin: 0;
   padding: 6px 0;

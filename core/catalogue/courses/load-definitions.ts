@@ -1,13 +1,13 @@
 import type { Definition } from './definition.ts'
 import { addDefinitions, definitionById } from './definitions.ts'
 
-interface Shelf {
+interface DefinitionFile {
   ids: readonly string[]
   load: () => Promise<readonly Definition[]>
 }
 
 /** Which file holds which definitions. A test holds it against all of them. */
-export const DEFINITION_FILES: readonly Shelf[] = [
+export const DEFINITION_FILES: readonly DefinitionFile[] = [
   {
     ids: ['qt-b-drug14', 'qt-a-cu30', 'qt-a-cq30'],
     load: async () => (await import('./schools.data.ts')).SCHOOL_COURSES,

@@ -1,8 +1,8 @@
-/** How a sign is looked for, where its name does not say it: outbreaks.md 2 and 4, quarantine.md 1. */
+/** How a sign is looked for, where its name does not say it: outbreaks.md 2 and 4, quarantine.md 1; the dip's minutes quarantine.md 5.2. */
 export const HOW_TO_CHECK: Readonly<Record<string, string>> = {
   'breathing-fast': 'Count the gill beats of half a minute, twice, from two metres away: over 80 a minute is fast.',
   'flecks-after-fw-dip':
-    'Freshwater dip of 3 to 5 minutes, matched in temperature and pH, over a dark tray; out at once if it lies over.',
+    'Freshwater dip, 5 minutes is usual and 3 to 10 the range, matched in temperature and pH, over a dark tray; out at once if it lies over.',
   'ammonia-raised': 'Test total ammonia, with pH and temperature: 0.5 mg/L or over counts.',
   'nitrite-raised': 'Test nitrite: 0.5 mg/L or over counts.',
   'copper-above-band': 'Test copper by its own kit, against the range of the course.',

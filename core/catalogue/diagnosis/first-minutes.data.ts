@@ -20,7 +20,7 @@ export const FIRST_MINUTES: Readonly<Record<string, FirstMinutes>> = {
   'marine-velvet': {
     do: [
       'Extra air, and dim the light.',
-      'Every fish of that water is treated, not this one alone: a drug in its range, today.',
+      'Every fish of that water is treated, not this one alone: a drug in its range today, by its label.',
       'A peroxide or freshwater bath buys hours where breathing fails: peroxide by its row, gloves and eye protection.',
     ],
     dont: [
@@ -32,8 +32,8 @@ export const FIRST_MINUTES: Readonly<Record<string, FirstMinutes>> = {
   brooklynella: {
     do: [
       'Extra air.',
-      'Formalin bath, then into a sterile tank: gloves, eye protection, open window; formalin is poisonous.',
-      'Without formalin: peroxide bath, sterile tank.',
+      'Formalin bath, then into a sterile tank. Carcinogen with toxic vapour: gloves, goggles, outdoors or strong ventilation.',
+      'Without formalin: peroxide bath (gloves and goggles), sterile tank.',
     ],
     dont: ['Copper does not work on it.', 'Do not put the fish back into the same water after the bath.'],
     source: 'quarantine.md 2.1 brooklynella',
@@ -41,7 +41,7 @@ export const FIRST_MINUTES: Readonly<Record<string, FirstMinutes>> = {
   uronema: {
     do: [
       'Into a tank of its own, clean water, extra air.',
-      'Formalin bath and metronidazole in water and food, with a veterinarian: both are prescription in many places.',
+      'With a veterinarian: formalin bath, and metronidazole in water and food. Formalin is a carcinogen with toxic vapour: gloves, goggles, strong ventilation; metronidazole is often on prescription: gloves, mask.',
     ],
     dont: ['Copper and low salinity do not touch it.', 'A display without fish does not clear it: it lives without them.'],
     source: 'quarantine.md 2.1 uronema',
@@ -85,18 +85,18 @@ export const FIRST_MINUTES: Readonly<Record<string, FirstMinutes>> = {
   },
   'brown-jelly': {
     do: [
-      'Pumps off.',
+      'Pumps off, unplugged before hands go in. Gloves and goggles.',
       'Siphon the jelly into a bucket; throw that water away.',
       'Bag the coral under water, then cut the sick head away with 10 mm of margin; discard it, tools into bleach.',
-      'Iodine dip 5 min, rinse, a tank of its own with gentle flow; pumps on again.',
+      'Iodine dip 5 min at its label’s strength (stains, eye hazard), rinse, a tank of its own with gentle flow; pumps on again.',
     ],
     dont: ['Do not blow, baste or shake it in the tank: it drifts to the neighbours.', 'Do not wait a day.'],
     source: 'outbreaks.md 2 and 5.2, brown-jelly',
   },
   rtn: {
     do: [
-      'Cut 10 to 20 mm into living tissue, past the line; gloves and eye protection.',
-      'Iodine dip 5 min, remount what lives.',
+      'Cut 10 to 20 mm into living tissue, past the line; gloves and goggles.',
+      'Iodine dip 5 min at its label’s strength (stains, eye hazard), remount what lives.',
       'Test everything once, and list what happened in 21 days.',
     ],
     dont: ['Do not chase ten parameters at once.', 'Nothing snapped back within hours.'],

@@ -37,7 +37,7 @@ function massTogether(fish: readonly { animal: Animal; count: number }[]): numbe
   return masses.some((mass) => mass === null) ? null : masses.reduce<number>((sum, mass) => sum + mass!, 0)
 }
 
-/** Living fish in steps of at most so much mass, lightest first; one that is heavier alone comes alone. */
+/** Living fish in steps of at most so much mass, lightest first (EA: the filter grows with them); one that is heavier alone comes alone. */
 function inSteps(fish: readonly { animal: Animal; massG: number }[], mostG: number): RestockStep[] {
   const steps: { animals: Animal[]; massG: number }[] = []
   for (const { animal, massG } of [...fish].sort((a, b) => a.massG - b.massG)) {

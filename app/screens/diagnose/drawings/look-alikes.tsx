@@ -233,11 +233,11 @@ export const LOOK_ALIKES: readonly LookAlikeSet[] = [
         drawing: (
           <>
             <path
-              d="M16 46 C30 26 80 28 100 38 L110 32 L106 44 L112 52 L98 50 C76 62 32 62 16 46 Z"
+              d="M14 44 C16 30 40 24 66 26 C84 28 96 34 100 37 C108 34 108 40 102 42 C112 42 112 47 102 47 C108 50 107 55 100 52 C92 57 82 60 66 61 C40 63 16 58 14 44 Z"
               {...ink}
               fill={GROWTH.maroon}
             />
-            <circle cx="26" cy="43" r="1.6" fill="var(--sheet)" />
+            <path d="M24 44 C44 40 72 40 92 44" {...thin} stroke="var(--sheet)" />
           </>
         ),
       },
