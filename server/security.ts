@@ -21,6 +21,8 @@ export function securityHeaders(): RequestHandler {
         'script-src': ["'self'"],
         'style-src': ["'self'", ...STYLE_HASHES],
         'img-src': ["'self'", 'data:', 'blob:'],
+        // A keeper's own short films, read from this device.
+        'media-src': ['blob:'],
         'font-src': ["'self'"],
         'connect-src': ["'self'"],
         'worker-src': ["'self'"],

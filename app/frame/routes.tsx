@@ -40,6 +40,9 @@ const SCREENS: Record<string, ComponentType> = {
   })),
   diagnose: lazy(async () => ({ default: (await import('../screens/diagnose/Diagnose.tsx')).Diagnose })),
   'diagnose/look': lazy(async () => ({ default: (await import('../screens/diagnose/Look.tsx')).Look })),
+  'diagnose/microscope/:part?': lazy(async () => ({
+    default: (await import('../screens/diagnose/microscope/Microscope.tsx')).Microscope,
+  })),
   'diagnose/:caseId': lazy(async () => ({ default: (await import('../screens/diagnose/CasePage.tsx')).CasePage })),
   courses: lazy(async () => ({ default: (await import('../screens/courses/Courses.tsx')).Courses })),
   'courses/new': lazy(async () => ({

@@ -7,9 +7,9 @@ import { copiesKept, dropCopy, type Copy } from '../storage/copies.ts'
 import { momentBeside } from '../../core/time/words.ts'
 import { plural } from '../../core/words/numbers.ts'
 import type { Entry } from '../../core/journal/entry.ts'
-import { photoIdsIn, saveJournal } from './exporting.ts'
+import { clipIdsIn, photoIdsIn, saveJournal } from './exporting.ts'
 import { useKeeping, UnkeptNote } from './keeping.tsx'
-import { photosOf } from './opened.ts'
+import { clipsOf, photosOf } from './opened.ts'
 import { useHousehold } from './provider.tsx'
 
 export const COPIES = ['copies'] as const
@@ -42,13 +42,17 @@ export function PutAside() {
       copy.text,
       photoIdsIn((await entriesIn(copy)) ?? []),
     )
+  const dropUnnamed = async (entries: readonly Entry[], named: ReadonlySet<string>) => {
+    for (const id of photoIdsIn(entries)) if (!named.has(id)) await photosOf(which).remove(id)
+    for (const id of clipIdsIn(entries)) if (!named.has(id)) await clipsOf(which).remove(id)
+  }
   const drop = async (copy: Copy) => {
     // Its pictures go with it, but for those that the journal or another copy still names.
     const others = await Promise.all(copies.filter(({ id }) => id !== copy.id).map(entriesIn))
-    const named = new Set(photoIdsIn([...journal.entries(), ...others.flatMap((entries) => entries ?? [])]))
+    const left = [...journal.entries(), ...others.flatMap((entries) => entries ?? [])]
+    const named = new Set([...photoIdsIn(left), ...clipIdsIn(left)])
     await dropCopy(copy.id)
-    if (!others.includes(null))
-      for (const id of photoIdsIn((await entriesIn(copy)) ?? [])) if (!named.has(id)) await photosOf(which).remove(id)
+    if (!others.includes(null)) await dropUnnamed((await entriesIn(copy)) ?? [], named)
     await client.invalidateQueries({ queryKey: COPIES })
   }
   if (copies.length === 0) return null

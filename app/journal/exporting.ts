@@ -12,6 +12,10 @@ export const exportName = (which: Which, now: Date): string => `brinvo-${which}-
 export const photoIdsIn = (entries: readonly Entry[]): string[] =>
   entries.flatMap((entry) => ('content' in entry && entry.content.kind === 'photo' ? [entry.content.photoId] : []))
 
+/** The ids of the short films that entries name. */
+export const clipIdsIn = (entries: readonly Entry[]): string[] =>
+  entries.flatMap((entry) => ('content' in entry && entry.content.kind === 'clip' ? [entry.content.clipId] : []))
+
 /** Pictures by their ids, as far as they are on this device. */
 async function picturesOf(which: Which, ids: readonly string[]): Promise<Map<string, Uint8Array>> {
   const pictures = new Map<string, Uint8Array>()

@@ -69,6 +69,8 @@ const NAMES: Record<ContentKind, string> = {
   'case-start': 'cases',
   'case-mark': 'case marks',
   'case-end': 'case ends',
+  tally: 'tallies',
+  clip: 'clips',
 }
 
 const kindOf = (entry: Entry): string =>

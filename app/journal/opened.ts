@@ -38,6 +38,15 @@ export function photosOf(which: Which): PhotoStore {
   return store
 }
 
+const clipStores = new Map<Which, PhotoStore>()
+
+/** The short films of a journal on this device: they stay here, no export holds them. */
+export function clipsOf(which: Which): PhotoStore {
+  let store = clipStores.get(which)
+  if (!store) clipStores.set(which, (store = openPhotoStore(`brinvo-${which}`, 'clips')))
+  return store
+}
+
 const present = () => ({ now: Date.now(), timeZone: Intl.DateTimeFormat().resolvedOptions().timeZone || 'UTC' })
 
 /** Loads the definitions of the courses that some entries start: before the journal holds them, or the course would be unknown. */
@@ -93,6 +102,7 @@ export async function loadSampleAfresh(ports: Ports): Promise<void> {
   await storeOf('sample').replace(() => entries)
   // What was photographed in the old sample belongs to nothing any more.
   await photosOf('sample').clear()
+  await clipsOf('sample').clear()
 }
 
 const MS = 1

@@ -25,6 +25,10 @@ const shape = css`
   &[data-pressed] {
     background: var(--band);
   }
+  &[aria-pressed='true'] {
+    background: var(--band);
+    font-weight: 750;
+  }
 `
 
 /** What can be done. Its words say what happens: "Log 2.6 mL", "Move both fish". */

@@ -1,7 +1,7 @@
 import type { Content, ContentOf, Entry } from '../../core/journal/entry.ts'
 import { iso } from '../../core/time/zone.ts'
 import { thisInstant } from '../frame/now.tsx'
-import { entriesOf, newId, photosOf } from '../journal/opened.ts'
+import { clipsOf, entriesOf, newId, photosOf } from '../journal/opened.ts'
 import type { Household } from '../journal/provider.tsx'
 import type { ScaledPhoto } from './scale.ts'
 
@@ -46,6 +46,32 @@ export const keepPhotos = async (
   photos.length === 0
     ? []
     : household.keepEntries(entriesOf(household.journal, await stored(household, photos, of, happened)))
+
+/** Largest film that is kept, bytes: twenty seconds of a phone's usual film. */
+export const MOST_CLIP_BYTES = 60_000_000
+
+/**
+ * Keeps a short film beside an entry, on this device only.
+ * @throws Error in words for a file that is no film or too large; StorageRefusal when the browser would not keep it
+ */
+export async function keepClip(
+  household: Household,
+  file: File,
+  of: Pick<ContentOf<'clip'>, 'tankId' | 'about' | 'caption'>,
+): Promise<Entry[]> {
+  const mime = file.type.split(';')[0]!
+  if (!/^video\/[a-z0-9.+-]{1,40}$/.test(mime)) throw new Error('this file is no film: a clip from the camera is')
+  if (file.size > MOST_CLIP_BYTES)
+    throw new Error(
+      `this clip has ${Math.round(file.size / 1_000_000)} MB: at most ${MOST_CLIP_BYTES / 1_000_000} are kept. Ten seconds are enough, at the camera’s smaller size`,
+    )
+  const clipId = newId()
+  await clipsOf(household.which).put(clipId, new Uint8Array(await file.arrayBuffer()))
+  const happened = iso(thisInstant())
+  return household.keepEntries(
+    entriesOf(household.journal, [{ kind: 'clip', happened, clipId, ...of, mime, bytes: file.size }]),
+  )
+}
 
 /**
  * Keeps something with its pictures, all of it or nothing: a second try after a refusal says nothing twice.

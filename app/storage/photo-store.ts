@@ -15,11 +15,14 @@ export interface PhotoStore {
   clear: () => Promise<void>
 }
 
-/** @param name of the journal's database, `brinvo-mine` */
-export function openPhotoStore(name: string): PhotoStore {
+/**
+ * @param name of the journal's database, `brinvo-mine`
+ * @param of what it holds: short films lie in a store of their own, which no export reads
+ */
+export function openPhotoStore(name: string, of: 'photos' | 'clips' = 'photos'): PhotoStore {
   const db = localforage.createInstance({
-    name: `${name}-photos`,
-    storeName: 'photos',
+    name: `${name}-${of}`,
+    storeName: of,
     driver: localforage.INDEXEDDB,
   })
   return {

@@ -2,7 +2,7 @@ import type { Content, ContentOf } from '../../core/journal/entry.ts'
 import { plural } from '../../core/words/numbers.ts'
 import { plain, strong, type Mark } from './marks.ts'
 
-type CaseContent = Extract<Content, { kind: 'case-start' | 'case-mark' | 'case-end' }>
+type CaseContent = Extract<Content, { kind: 'case-start' | 'case-mark' | 'case-end' | 'tally' }>
 
 const TABLES: Record<ContentOf<'case-start'>['table'], string> = {
   'marine-fish': 'an ill fish',
@@ -19,7 +19,14 @@ const causeWords = (id: string | undefined): string => (id ?? 'a cause').replace
 export const caseName = ({ title, table }: Pick<ContentOf<'case-start'>, 'title' | 'table'>): string =>
   title ?? TABLES[table]
 
-function markWords({ mark, signs = [], cause, words }: ContentOf<'case-mark'>): Mark[] {
+const NIGHT_WORDS: Record<NonNullable<ContentOf<'case-mark'>['night']>, string> = {
+  water: 'brown through the water',
+  sand: 'clear over a brown bottom',
+  between: 'brown in both',
+  'given-up': 'given up',
+}
+
+function markWords({ mark, signs = [], cause, words, night }: ContentOf<'case-mark'>): Mark[] {
   const because = plain(words === undefined ? '' : `: ${words}`)
   switch (mark) {
     case 'signs': {
@@ -43,6 +50,8 @@ function markWords({ mark, signs = [], cause, words }: ContentOf<'case-mark'>): 
       return [plain('looked at what was changed'), because]
     case 'reopened':
       return [plain('case '), strong('open again'), because]
+    case 'night-test':
+      return [plain('dark jar: '), strong(night === undefined ? 'put away' : NIGHT_WORDS[night])]
   }
 }
 
@@ -59,5 +68,14 @@ export function caseMarks(content: CaseContent): Mark[] {
         strong(content.outcome),
         plain(content.cause === undefined ? '' : `: ${causeWords(content.cause)}`),
       ]
+    case 'tally': {
+      const sum = (of: 'diatoms' | 'dinos') => content.spots.reduce((total, spot) => total + spot[of], 0)
+      const [diatoms, dinos] = [sum('diatoms'), sum('dinos')]
+      return [
+        plain('tally, diatoms '),
+        strong(diatoms + dinos === 0 ? 'none counted' : `${Math.round((100 * diatoms) / (diatoms + dinos))} %`),
+        plain(diatoms + dinos === 0 ? '' : ` of ${diatoms + dinos} cells`),
+      ]
+    }
   }
 }

@@ -324,7 +324,10 @@ export function contentMarks(content: Content, wording: Wording, tankId?: string
     case 'case-start':
     case 'case-mark':
     case 'case-end':
+    case 'tally':
       return caseMarks(content)
+    case 'clip':
+      return [plain('clip'), plain(content.caption ? `: ${content.caption}` : '')]
     case 'household':
       return [plain('household settings')]
     case 'course-start':

@@ -4,6 +4,7 @@ import type { Journal, Line } from '../journal/journal.ts'
 import { MS_PER_DAY } from '../time/zone.ts'
 import type { Answers } from './asking.ts'
 import { experimentsOf, type Experiment } from './experiments.ts'
+import { nightTestOf, type NightTest } from './night-test.ts'
 import { askedSigns } from './signs.ts'
 
 const WEEK_MS = 7 * MS_PER_DAY
@@ -37,6 +38,8 @@ export interface Case {
   remarks: readonly { at: number; words: string }[]
   causes: readonly Cause[]
   experiments: readonly Experiment[]
+  /** The jar in the dark that says where dinoflagellates are at night; null without one. */
+  nightTest: NightTest | null
   /** Null while it is open. */
   ended: { at: number; outcome: ContentOf<'case-end'>['outcome']; cause: string | null; words: string | null } | null
 }
@@ -88,7 +91,7 @@ function describe(journal: Journal, id: string): Case | null {
     if (mark === 'signs') marked.push(...(content.signs ?? []).map(({ sign, answer }) => ({ at, sign, answer })))
     else if (mark === 'reopened') {
       ended = null
-    } else if (cause !== undefined && mark !== 'experiment' && mark !== 'experiment-result') {
+    } else if (cause !== undefined && (mark === 'thought-of' || mark === 'ruled-out' || mark === 'confirmed')) {
       causes.delete(cause)
       causes.set(cause, { id: cause, state: mark, at, words })
     }
@@ -104,6 +107,7 @@ function describe(journal: Journal, id: string): Case | null {
     answers: [...seen, ...marked].sort((a, b) => a.at - b.at),
     causes: [...causes.values()],
     experiments: experimentsOf(lines),
+    nightTest: nightTestOf(lines),
     ended,
   }
 }

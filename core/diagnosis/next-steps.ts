@@ -1,6 +1,7 @@
 import { definitionById } from '../catalogue/courses/definitions.ts'
 import { DEFINITIONS } from '../catalogue/courses/all-definitions.ts'
 import { SCHOOL_LABELS } from '../catalogue/courses/coverage.data.ts'
+import { PLAN_NAMES } from '../catalogue/diagnosis/plan-names.data.ts'
 import { ACTIONS } from '../catalogue/handbook/actions.data.ts'
 import { ingredientById, INGREDIENTS } from '../catalogue/ingredient.ts'
 import type { CaseTable } from '../catalogue/diagnosis/diagnosis.types.ts'
@@ -54,7 +55,7 @@ export function nextSteps(table: CaseTable, { id, plans }: ConditionFacts): Next
     const definition = DEFINITIONS.find((one) => one.id === plan)
     return definition
       ? { definition: plan, label: capital(definition.name) }
-      : { plan, label: plan.replaceAll('-', ' ') }
+      : { plan, label: PLAN_NAMES[plan] ?? plan.replaceAll('-', ' ') }
   })
 }
 

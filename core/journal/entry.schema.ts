@@ -11,7 +11,7 @@ import {
   Skirmish,
   Training,
 } from './contents/arrivals.schema.ts'
-import { CaseEnd, CaseMark, CaseStart } from './contents/cases.schema.ts'
+import { CaseEnd, CaseMark, CaseStart, Clip, Tally } from './contents/cases.schema.ts'
 import {
   Away,
   Chore,
@@ -115,6 +115,8 @@ export const Content = Type.Union([
   CaseStart,
   CaseMark,
   CaseEnd,
+  Tally,
+  Clip,
 ])
 export type Content = Static<typeof Content>
 export type ContentKind = Content['kind']

@@ -161,6 +161,12 @@ export function subjectsOf(content: Content): Subject[] {
     case 'case-end':
       subjects.push(`case:${content.caseId}`)
       break
+    case 'tally':
+      if (content.caseId !== undefined) subjects.push(`case:${content.caseId}`)
+      break
+    case 'clip':
+      if (content.about !== undefined) subjects.push(`pictures:${content.about}`)
+      break
     case 'training':
       subjects.push(...content.animalIds.map((animal): Subject => `animal:${animal}`))
       break

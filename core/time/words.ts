@@ -64,5 +64,12 @@ export function countdownText(hours: number): string {
   return whole === 0 ? `${rest} min` : `${whole} h ${twoDigits(rest)} min`
 }
 
+/** A clock that is watched, mm:ss or h:mm:ss, without a sign. @param ms */
+export function clockText(ms: number): string {
+  const seconds = Math.floor(Math.abs(ms) / 1000)
+  const [h, m, s] = [Math.floor(seconds / 3600), Math.floor(seconds / 60) % 60, seconds % 60]
+  return h > 0 ? `${h}:${twoDigits(m)}:${twoDigits(s)}` : `${twoDigits(m)}:${twoDigits(s)}`
+}
+
 /** Hours between two instants. */
 export const hoursBetween = (from: number, to: number): number => (to - from) / MS_PER_HOUR

@@ -71,6 +71,8 @@ export function cases(diary: Diary): void {
   )
   strings.mark(-8, '13:25', { mark: 'thought-of', cause: 'dino-ostreopsis' })
   strings.mark(-8, '15:31', signs(['a-m-notch-slow'], ['a-m-tether-spin', 'a-m-oval-beak']))
+  strings.mark(-8, '20:10', { mark: 'night-test' })
+  strings.mark(-8, '22:15', { mark: 'night-test', night: 'between' })
   strings.mark(-8, '15:32', { mark: 'ruled-out', cause: 'dino-ostreopsis', words: 'nothing spins round a point' })
   strings.mark(-8, '15:33', {
     mark: 'confirmed',

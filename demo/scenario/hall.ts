@@ -86,25 +86,27 @@ function quietWeeks(diary: Diary): void {
   for (const day of every(11, -40, -3)) diary.on(day, '18:50', fed('hall', ['plum', 'saffron'], 'both ate'))
 }
 
-/** Five tallies by microscope, diatoms and dinoflagellates in the same fields. */
-const TALLIES: [day: number, diatoms: number, dinos: number][] = [
-  [-8, 21, 102],
-  [-6, 29, 81],
-  [-4, 38, 77],
-  [-2, 51, 69],
-  [-1, 55, 61],
+/** Five tallies by microscope, three spots each: diatoms, dinoflagellates, others, fields; and lengths of the first, µm. */
+const TALLIES: [day: number, ...spots: [number, number, number, number][]][] = [
+  [-8, [6, 38, 2, 3], [8, 33, 1, 3], [7, 31, 0, 3]],
+  [-6, [10, 29, 1, 3], [9, 25, 2, 3], [10, 27, 1, 3]],
+  [-4, [13, 27, 0, 3], [14, 24, 2, 4], [11, 26, 1, 3]],
+  [-2, [18, 22, 1, 3], [17, 25, 0, 4], [16, 22, 2, 4]],
+  [-1, [19, 20, 2, 4], [17, 22, 1, 4], [19, 19, 1, 4]],
 ]
+const LENGTHS_UM = [41, 38, 44, 40, 36, 43, 39, 42, 37, 45, 40, 41, 38, 39, 43, 42, 40, 37, 44, 41]
 
 function dinoflagellates(diary: Diary): void {
   diary.on(-8, '13:10', remark('hall', 'brown strings with bubbles on the sand, gone by morning, back by noon'))
   diary.on(-8, '15:30', remark('hall', 'microscope: ovals with a notch, no groove, slow: Prorocentrum'))
-  for (const [day, diatoms, dinos] of TALLIES)
+  for (const [day, ...spots] of TALLIES)
     diary.on(day, '15:40', {
-      kind: 'count',
+      kind: 'tally',
       tankId: 'hall',
-      what: 'cells',
-      of: 'diatoms and dinos',
-      values: [diatoms, dinos],
+      caseId: 'brown-strings',
+      objective: 10,
+      spots: spots.map(([diatoms, dinos, other, fields]) => ({ diatoms, dinos, other, fields })),
+      ...(day === TALLIES[0]![0] && { lengthsUm: LENGTHS_UM }),
     })
   diary.on(-7, '18:30', { kind: 'move', animalId: 'button', fromTankId: 'hall', toTankId: 'bucket' })
   diary.on(-6, '11:10', remark('hall', 'UV on, display to display; floss daily'))

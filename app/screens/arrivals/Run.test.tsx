@@ -4,7 +4,8 @@ import type { Content } from '../../../core/journal/entry.ts'
 import { renderInHousehold, sampleOf } from '../../../scripts/testing/app.tsx'
 import { awaited, floating, fromNow, happened, TWO_TANKS } from '../../../scripts/testing/arrivals.ts'
 import { useHousehold } from '../../journal/provider.tsx'
-import { clockText, RunPage } from './RunPage.tsx'
+import { clockText } from '../../../core/time/words.ts'
+import { RunPage } from './RunPage.tsx'
 
 function Lines() {
   const { journal } = useHousehold()

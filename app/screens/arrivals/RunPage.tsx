@@ -9,7 +9,7 @@ import { instantOf, liveRuns, minuteOf, runById, runLabel, type Run } from '../.
 import { methodWords, stepWords } from '../../../core/arrivals/step-words.ts'
 import type { Followed, NextStep } from '../../../core/acclimation/follow.ts'
 import type { Content, ContentOf } from '../../../core/journal/entry.ts'
-import { timeOf } from '../../../core/time/words.ts'
+import { clockText, timeOf } from '../../../core/time/words.ts'
 import { iso } from '../../../core/time/zone.ts'
 import { allowSound } from '../../arrivals/ring.ts'
 import { useAwake } from '../../arrivals/useAwake.ts'
@@ -79,14 +79,6 @@ const Others = styled.div`
   border-top: 1px dotted var(--strong-rule);
   border-bottom: 1px dotted var(--strong-rule);
 `
-
-/** mm:ss, or h:mm:ss; without a sign. */
-export function clockText(ms: number): string {
-  const seconds = Math.floor(Math.abs(ms) / 1000)
-  const two = (value: number) => String(value).padStart(2, '0')
-  const [h, m, s] = [Math.floor(seconds / 3600), Math.floor(seconds / 60) % 60, seconds % 60]
-  return h > 0 ? `${h}:${two(m)}:${two(s)}` : `${two(m)}:${two(s)}`
-}
 
 /** A run, live: the next thing to do and when, for wet hands. It lives in the journal: a reload goes on where it was. */
 export function RunPage() {

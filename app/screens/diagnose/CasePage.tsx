@@ -20,7 +20,7 @@ import { Happened } from './Happened.tsx'
 import { NowLines } from './NowLines.tsx'
 import { RankingPanel } from './RankingPanel.tsx'
 import { SignBoard } from './SignBoard.tsx'
-import { subjectWords, whereToLook } from './subjects.ts'
+import { MICROSCOPE_TABLES, subjectWords, whereToLook } from './subjects.ts'
 import { countOf, useRanking } from './useRanking.ts'
 
 /** A case: its signs and how they rank, what was thought of and ruled out, and its end. */
@@ -86,7 +86,12 @@ function CaseBody({ one }: { one: Case }) {
             {start.title !== undefined && !isCoral && ` · ${subjectWords(journal, about)}`}
           </Quiet>
         </div>
-        <ButtonLink href="/diagnose">All cases</ButtonLink>
+        <Line>
+          {MICROSCOPE_TABLES.includes(start.table) && (
+            <ButtonLink href={`/diagnose/microscope/sample?case=${one.id}`}>Microscope</ButtonLink>
+          )}
+          <ButtonLink href="/diagnose">All cases</ButtonLink>
+        </Line>
       </PageHead>
       {unkept && <UnkeptNote unkept={unkept} />}
       {ended ? (
@@ -125,6 +130,7 @@ function CaseBody({ one }: { one: Case }) {
               known={known}
               own={own}
               onAnswer={onAnswer}
+              microscopeHref={`/diagnose/microscope/sample?case=${one.id}`}
             />
           )}
           <CaseFollowUp one={one} ranking={ranking} />

@@ -98,6 +98,18 @@ export function Diagnose() {
             <WhereToLookForm />
           )}
           <section>
+            <Heading>Under the microscope</Heading>
+            <Stack $gap={12} style={{ paddingTop: 12 }}>
+              <Small>A drop of the brown tells which kind it is, and a tally whether a treatment works.</Small>
+              <Line $gap={10}>
+                <ButtonLink href="/diagnose/microscope/sample">Take a sample</ButtonLink>
+                <ButtonLink href="/diagnose/microscope/key">Which kind is it?</ButtonLink>
+                <ButtonLink href="/diagnose/microscope/tally">Count cells</ButtonLink>
+                <ButtonLink href="/diagnose/microscope/practice">Practise</ButtonLink>
+              </Line>
+            </Stack>
+          </section>
+          <section>
             <Heading>
               <span>Drawn side by side</span>
               <PlainButton aria-expanded={showsAll} onPress={() => setShowsAll(!showsAll)}>

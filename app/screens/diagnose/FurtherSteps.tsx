@@ -44,7 +44,11 @@ export function FurtherSteps({
           One confirming check first, by microscope or by a test: a treatment of the wrong thing feeds the real pest.
         </Bar>
       )}
-      <Small>Opens with its cautions and its first dose worked out; nothing starts before you say so.</Small>
+      <Small>
+        {steps.some(({ definition }) => definition !== undefined)
+          ? 'Opens with its cautions and its first dose worked out; nothing starts before you say so.'
+          : 'Opens in the handbook with its steps and cautions.'}
+      </Small>
     </>
   )
 }

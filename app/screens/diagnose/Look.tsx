@@ -16,6 +16,7 @@ import { Missing } from '../../look/Missing.tsx'
 import { Page, PageHead, TwoParts } from '../../look/page.ts'
 import { Line, Quiet, Stack, Title } from '../../look/text.ts'
 import { Happened } from './Happened.tsx'
+import { lookDraftName } from './look-draft.ts'
 import { NowLines } from './NowLines.tsx'
 import { RankingPanel } from './RankingPanel.tsx'
 import { SignBoard, type Subject } from './SignBoard.tsx'
@@ -68,9 +69,7 @@ function LookAt({
   const navigate = useNavigate()
   const { keep, busy, unkept } = useKeeping()
   const [at] = useState(() => thisInstant())
-  const [values, change, forget] = useDraft(
-    `${which}-look-${tank.id}-${table}-${animalIds.join('-')}-${seen.join('-')}`,
-  )
+  const [values, change, forget] = useDraft(lookDraftName(which, { tankId: tank.id, table, animalIds }, seen))
   const own = useMemo(
     (): Answers => ({ ...Object.fromEntries(seen.map((sign) => [sign, 'present' as const])), ...(values as Answers) }),
     [seen, values],
@@ -102,7 +101,15 @@ function LookAt({
       {unkept && <UnkeptNote unkept={unkept} />}
       <NowLines ranking={ranking} />
       <TwoParts>
-        <SignBoard table={table} subject={subject} answers={answers} known={known} own={own} onAnswer={change} />
+        <SignBoard
+          table={table}
+          subject={subject}
+          answers={answers}
+          known={known}
+          own={own}
+          onAnswer={change}
+          microscopeHref={`/diagnose/microscope/sample?tank=${tank.id}`}
+        />
         <Stack $gap={24}>
           <RankingPanel
             table={table}

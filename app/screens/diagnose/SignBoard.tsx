@@ -6,7 +6,7 @@ import type { KnownFromJournal } from '../../../core/diagnosis/context.ts'
 import { findSigns, regionsOf, type AskedSign } from '../../../core/diagnosis/signs.ts'
 import { useIsPhone } from '../../look/useWidth.ts'
 import { inputShape } from '../../fields/shell.tsx'
-import { PlainButton } from '../../look/buttons.ts'
+import { ButtonLink, PlainButton } from '../../look/buttons.ts'
 import { Heading, Line, Quiet, Small, Stack } from '../../look/text.ts'
 import { BehaviourDrawing, DRAWN_BEHAVIOURS, type DrawnBehaviour } from './drawings/behaviours.tsx'
 import { SPOTS, SubjectDrawing, type DrawingKind } from './drawings/subjects.tsx'
@@ -86,10 +86,12 @@ interface SignBoardProps {
   /** Signs that the keeper has answered: the journal's word stands back behind them. */
   own: Answers
   onAnswer: (sign: string, answer: Answer) => void
+  /** Where signs under the microscope are answered by looking. */
+  microscopeHref?: string
 }
 
 /** What is seen: pointed at on a drawing, found by plain words, or gone through as a list. */
-export function SignBoard({ table, subject, answers, known, own, onAnswer }: SignBoardProps) {
+export function SignBoard({ table, subject, answers, known, own, onAnswer, microscopeHref }: SignBoardProps) {
   const [regionId, setRegionId] = useState<string | null>(null)
   const [words, setWords] = useState('')
   const searched = useDeferredValue(words)
@@ -195,6 +197,11 @@ export function SignBoard({ table, subject, answers, known, own, onAnswer }: Sig
               </span>
               {regionId !== null && <PlainButton onPress={() => setRegionId(null)}>all signs</PlainButton>}
             </Heading>
+            {id === 'micro' && microscopeHref !== undefined && (
+              <div style={{ padding: '10px 0' }}>
+                <ButtonLink href={microscopeHref}>Look through the microscope</ButtonLink>
+              </div>
+            )}
             {signs.map(row)}
           </section>
         ))

@@ -15,6 +15,9 @@ export interface WhereToLook {
   subject: Subject
 }
 
+/** Tables of what a microscope shows: films, algae, and the slime of a coral. */
+export const MICROSCOPE_TABLES: readonly CaseTable[] = ['marine-film', 'freshwater-algae', 'coral-and-pests']
+
 /** What can show in a tank of its water. */
 export const whereToLook = ({ water }: Pick<Tank, 'water'>): readonly WhereToLook[] => {
   const isMarine = water === 'marine'

@@ -48,6 +48,7 @@ export function OnThisDevice() {
   const { journal, unreadable, which, revision } = useHousehold()
   const photos = usePhotosHere(which, revision)
   const named = journal.ofKind('photo')
+  const films = journal.ofKind('clip')
   const missing = named.filter(({ content }) => photos !== undefined && !photos.has(content.photoId)).length
   const client = useQueryClient()
   const { data } = useQuery({ queryKey: ['device', revision], queryFn: askDevice })
@@ -70,6 +71,14 @@ export function OnThisDevice() {
             <dd>
               {named.length}, {fixed(named.reduce((sum, { content }) => sum + content.bytes, 0) / MB, 1)} MB
               {missing > 0 && `; ${missing} not on this device`}
+            </dd>
+          </div>
+        )}
+        {films.length > 0 && (
+          <div>
+            <dt>clips, on this device only</dt>
+            <dd>
+              {films.length}, {fixed(films.reduce((sum, { content }) => sum + content.bytes, 0) / MB, 1)} MB
             </dd>
           </div>
         )}
