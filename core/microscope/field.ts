@@ -124,10 +124,12 @@ export function createField(
   middleUm = sideUm,
 ): CellField {
   const random = new RandomStream(seed)
+  // A grain in the middle would lie on what is looked for.
+  const isLookedFor = (kind: CellKindId) => mix.length === 1 || cellKind(kind).tally !== null
   const anywhere = { from: 0, side: sideUm }
   const middle = { from: (sideUm - middleUm) / 2, side: middleUm }
   const cells = mix.flatMap(({ kind, count }) =>
-    Array.from({ length: count }, (_, i) => newCell(kind, i === 0 ? middle : anywhere, random)),
+    Array.from({ length: count }, (_, i) => newCell(kind, i === 0 && isLookedFor(kind) ? middle : anywhere, random)),
   )
   return { sideUm, cells, random }
 }

@@ -6,11 +6,11 @@ import type { CellKindId, KeyChoice, KeyFind, KeyStep } from '../catalogue/micro
 import type { Answers } from '../diagnosis/asking.ts'
 import type { Tank } from '../household/tanks.ts'
 
-/** An answer that was given to the key, with the signs it wrote: taking it back takes them back. */
+/** An answer that was given to the key, with the signs it wrote and what stood there before: taking it back puts that back. */
 export interface KeyAnswer {
   step: string
   choice: string
-  wrote: readonly string[]
+  wrote: readonly { sign: string; before: Answer }[]
 }
 
 const FIRST = 'k1'

@@ -12,12 +12,15 @@ import {
   signsSaid,
   walkKey,
   type KeyAnswer,
+  type KeyPlace,
 } from '../../../../core/microscope/key.ts'
 import { sayLengths } from '../../../../core/microscope/lengths.ts'
 import { talliesOf } from '../../../../core/microscope/tallies.ts'
 import type { Objective } from '../../../../core/microscope/scale.ts'
+import { dayBeside } from '../../../../core/time/words.ts'
 import { figures, plural } from '../../../../core/words/numbers.ts'
 import { useDraft } from '../../../fields/draft.ts'
+import { useNow } from '../../../frame/now.tsx'
 import { useHousehold } from '../../../journal/provider.tsx'
 import { Button, ButtonLink, PlainButton, PrimaryButton } from '../../../look/buttons.ts'
 import { Bar, Heading, Line, Quiet, Rows, Small, Stack } from '../../../look/text.ts'
@@ -30,10 +33,20 @@ import type { MicroscopeSubject } from './useSubject.ts'
 const Split = styled.div`
   display: grid;
   grid-template-columns: minmax(0, 1fr) minmax(0, 1.15fr);
-  gap: 24px 40px;
+  grid-template-rows: auto auto 1fr;
+  gap: 16px 40px;
   align-items: start;
+  & > :nth-child(2) {
+    grid-column: 2;
+    grid-row: 1 / span 3;
+  }
+  // On the phone the fields stand between the question and its answers.
   @media (max-width: 899px) {
     grid-template-columns: minmax(0, 1fr);
+    & > :nth-child(2) {
+      grid-column: 1;
+      grid-row: auto;
+    }
   }
 `
 
@@ -87,63 +100,73 @@ export function MovingKey({ subject }: { subject: MicroscopeSubject }) {
   const [values, change] = useDraft(`${which}-key-${tank.id}-${one?.id ?? ''}`)
   const [times, setTimes] = useState<Objective['times']>(10)
   const [isStopped, setIsStopped] = useState(false)
-  const isReduced = useReducedMotion()
+  const isStill = useReducedMotion() || isStopped
   const given = readAnswers(values['given'])
   const place = walkKey(given, tank.water)
   const keepGiven = (next: readonly KeyAnswer[]) => change('given', JSON.stringify(next))
   const choose = async (step: KeyStep, choice: KeyChoice) => {
     const said = signsSaid(choice, table, own)
     if (await answer(said))
-      keepGiven([...given, { step: step.id, choice: choice.id, wrote: said.map(({ sign }) => sign) }])
+      keepGiven([
+        ...given,
+        {
+          step: step.id,
+          choice: choice.id,
+          wrote: said.map(({ sign }) => ({ sign, before: own[sign] ?? 'not-looked' })),
+        },
+      ])
   }
   const back = async () => {
     const last = given.at(-1)
     if (!last) return
-    if (await answer(last.wrote.map((sign) => ({ sign, answer: 'not-looked' as const })))) keepGiven(given.slice(0, -1))
+    if (await answer(last.wrote.map(({ sign, before }) => ({ sign, answer: before })))) keepGiven(given.slice(0, -1))
   }
   const asked = place.at === 'question' ? place.step : null
   const left = questionsLeft(place, tank.water)
   const signs = askedSigns(table)
   return (
     <Split>
-      <Stack $gap={16}>
-        {asked ? (
-          <>
-            <div>
-              <Quiet>{given.length === 0 ? 'Follow one kind of cell through' : `at most ${left} more questions`}</Quiet>
-              <Question>{asked.question}</Question>
-            </div>
-            <p>{asked.how}</p>
-            <Choices>
-              {asked.choices.map((choice) => (
-                <Button key={choice.id} isDisabled={keeping.busy} onPress={() => void choose(asked, choice)}>
-                  {choice.label}
-                </Button>
-              ))}
-            </Choices>
-          </>
-        ) : place.at === 'found' ? (
-          <Found find={place.find} subject={subject} />
-        ) : (
-          place.at === 'again' && (
+      <Asked place={place} isFirst={given.length === 0} left={left} />
+      <Stack $gap={14}>
+        <FieldControls times={times} onTimes={setTimes} isStopped={isStopped} onStop={setIsStopped} />
+        <Fields>
+          {asked ? (
             <>
-              <Question>Not told yet</Question>
-              <p style={{ fontSize: 18 }}>{place.words}</p>
+              <Shown title="Yes looks like this" kinds={asked.shows.yes} times={times} isStill={isStill} />
+              <Shown title="No looks like this" kinds={asked.shows.no} times={times} isStill={isStill} />
             </>
-          )
+          ) : (
+            place.at === 'found' && (
+              <Shown title="What was found" kinds={kindsFound(place.find)} times={times} isStill={isStill} />
+            )
+          )}
+        </Fields>
+        <Small>
+          Drawn to scale: the same µm are as long in every picture. Speeds are an order of magnitude, assumed; real
+          cells slow down in cold and heat.
+        </Small>
+      </Stack>
+      <Stack $gap={16}>
+        {asked && (
+          <Choices>
+            {asked.choices.map((choice) => (
+              <Button key={choice.id} isDisabled={keeping.busy} onPress={() => void choose(asked, choice)}>
+                {choice.label}
+              </Button>
+            ))}
+          </Choices>
         )}
-        <Line $gap={16}>
-          {given.length > 0 && (
+        {place.at === 'found' && <Found find={place.find} subject={subject} />}
+        {given.length > 0 && (
+          <Line $gap={16}>
             <PlainButton isDisabled={keeping.busy} onPress={() => void back()}>
               take the last answer back
             </PlainButton>
-          )}
-          {given.length > 0 && (
             <PlainButton onPress={() => keepGiven([])}>
               {asked ? 'begin again' : 'follow another kind of cell through'}
             </PlainButton>
-          )}
-        </Line>
+          </Line>
+        )}
         <SlideClock slide={slide} />
         {given.length > 0 && (
           <section>
@@ -155,7 +178,7 @@ export function MovingKey({ subject }: { subject: MicroscopeSubject }) {
                   {wrote.length > 0 && (
                     <Small>
                       {one ? 'in the case' : 'in the look'}:{' '}
-                      {wrote.map((sign) => signs.get(sign)?.label.toLowerCase() ?? sign).join('; ')}
+                      {wrote.map(({ sign }) => signs.get(sign)?.label.toLowerCase() ?? sign).join('; ')}
                     </Small>
                   )}
                 </li>
@@ -169,36 +192,27 @@ export function MovingKey({ subject }: { subject: MicroscopeSubject }) {
           </ButtonLink>
         )}
       </Stack>
-      <Stack $gap={14}>
-        <FieldControls times={times} onTimes={setTimes} isStopped={isStopped} onStop={setIsStopped} />
-        <Fields>
-          {asked ? (
-            <>
-              <Shown
-                title="Yes looks like this"
-                kinds={asked.shows.yes}
-                times={times}
-                isStill={isReduced || isStopped}
-              />
-              <Shown title="No looks like this" kinds={asked.shows.no} times={times} isStill={isReduced || isStopped} />
-            </>
-          ) : (
-            place.at === 'found' && (
-              <Shown
-                title="What was found"
-                kinds={kindsFound(place.find)}
-                times={times}
-                isStill={isReduced || isStopped}
-              />
-            )
-          )}
-        </Fields>
-        <Small>
-          Drawn to scale: the same µm are as long in every picture. Speeds are an order of magnitude, assumed; real
-          cells slow down in cold and heat.
-        </Small>
-      </Stack>
     </Split>
+  )
+}
+
+/** The question, or what the answers came to. */
+function Asked({ place, isFirst, left }: { place: KeyPlace; isFirst: boolean; left: number }) {
+  if (place.at === 'question')
+    return (
+      <Stack $gap={10}>
+        <div>
+          <Quiet>{isFirst ? 'Follow one kind of cell through' : `at most ${left} more questions`}</Quiet>
+          <Question>{place.step.question}</Question>
+        </div>
+        <p>{place.step.how}</p>
+      </Stack>
+    )
+  return (
+    <div>
+      <Quiet>{place.at === 'found' ? 'By the key' : 'Not told yet'}</Quiet>
+      <Question>{place.at === 'found' ? place.find.words : place.words}</Question>
+    </div>
   )
 }
 
@@ -248,29 +262,26 @@ function AnsweredLine({ step, choice }: { step: string; choice: string }) {
 /** What the key came to, and what can be done with it. */
 function Found({ find, subject }: { find: KeyFind; subject: MicroscopeSubject }) {
   const { one, tank, keeping } = subject
-  const { journal } = useHousehold()
-  const measured = sayLengths(
-    talliesOf(journal, tank.id).findLast(({ lengthsUm }) => lengthsUm.length > 0)?.lengthsUm ?? [],
-  )
+  const { journal, settings } = useHousehold()
+  const now = useNow()
+  const tally = talliesOf(journal, tank.id).findLast(({ lengthsUm }) => lengthsUm.length > 0)
+  const measured = sayLengths(tally?.lengthsUm ?? [])
   // Once lengths are written down they say which of the two it is.
   const isOpen = find.measure === true && measured.cell === null
   const fitting = conditionsIn(find, tank.water).filter((id) => !find.measure || id.endsWith(`-${measured.cell}`))
   const confirmed = new Set(one?.causes.filter(({ state }) => state === 'confirmed').map(({ id }) => id))
   return (
     <>
-      <div>
-        <Quiet>By the key</Quiet>
-        <Question>{find.words}</Question>
-      </div>
       {isOpen && (
         <Bar $tone="soon">
           The two want different plans: the large one stays in the sand, the small one may not. Write twenty lengths
           down first.
         </Bar>
       )}
-      {find.measure && measured.medianUm !== null && (
+      {find.measure && tally && measured.medianUm !== null && (
         <p>
-          The lengths kept last: median {figures(measured.medianUm)} µm of {plural(measured.count, 'cell')}.
+          Lengths kept {dayBeside(settings.clock.dayOf(tally.at), settings.clock.dayOf(now))}: median{' '}
+          {figures(measured.medianUm)} µm of {plural(measured.count, 'cell')}. Were they of another kind, measure these.
         </p>
       )}
       <Choices>

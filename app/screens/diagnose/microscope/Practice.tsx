@@ -44,7 +44,7 @@ export function Practice() {
       <Stack $gap={14}>
         <FieldControls times={times} onTimes={setTimes} isStopped={isStopped} onStop={setIsStopped} />
         <FieldCanvas
-          kinds={[...round.kinds, 'sand']}
+          kinds={['sand', ...round.kinds]}
           times={times}
           seed={round.seed}
           isStill={isReduced || isStopped}

@@ -37,10 +37,12 @@ export function useAskedDrop(): { tank: Tank; one: Case | null } | null {
   const { journal } = useHousehold()
   const [params] = useSearchParams()
   const asked = params.get('case')
-  const one = asked === null ? null : caseById(journal, asked)
+  const named = asked === null ? null : caseById(journal, asked)
+  // A closed case takes no answers: a drop of today is something new.
+  const one = named?.ended === null ? named : null
   const tanks = tanksOf(journal)
   const tank =
-    tankById(journal, one?.start.tankId ?? params.get('tank') ?? '') ??
+    tankById(journal, named?.start.tankId ?? params.get('tank') ?? '') ??
     tanks.find(({ water }) => water === 'marine') ??
     tanks[0]
   return tank ? { tank, one } : null
