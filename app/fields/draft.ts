@@ -1,4 +1,4 @@
-import { useCallback, useEffect, useState } from 'react'
+import { useCallback, useEffect, useRef, useState } from 'react'
 import type { Values } from '../../core/calculators/calculator.ts'
 
 /** What was typed and not yet kept as an entry, with the instant of the last key, ms since 1970. */
@@ -42,6 +42,8 @@ export function forgetDraft(name: string): void {
 }
 
 const KEPT_AFTER_MS = 200
+/** What was changed a moment ago and is not on the device yet: another screen that opens meanwhile begins with it. */
+const unkept = new Map<string, Values>()
 
 /**
  * The values of a form that is worked out while it is typed, kept on this device until `forget`.
@@ -49,9 +51,13 @@ const KEPT_AFTER_MS = 200
  * @returns the values, a setter for one of them, and `forget`
  */
 export function useDraft(name: string): [Values, (id: string, value: string) => void, () => void] {
-  const [values, setValues] = useState<Values>(() => readDraft<Values>(name)?.values ?? {})
+  const [values, setValues] = useState<Values>(() => unkept.get(name) ?? readDraft<Values>(name)?.values ?? {})
+  const latest = useRef(values)
   useEffect(() => {
-    const keep = () => keepDraft(name, values, Date.now())
+    const keep = () => {
+      keepDraft(name, values, Date.now())
+      unkept.delete(name)
+    }
     const timer = setTimeout(keep, KEPT_AFTER_MS)
     // A page that is reloaded or thrown away within that time keeps the last answer as well.
     addEventListener('pagehide', keep)
@@ -60,8 +66,25 @@ export function useDraft(name: string): [Values, (id: string, value: string) => 
       removeEventListener('pagehide', keep)
     }
   }, [name, values])
-  const change = useCallback((id: string, value: string) => setValues((before) => ({ ...before, [id]: value })), [])
+  useEffect(
+    () => () => {
+      const last = unkept.get(name)
+      if (last) keepDraft(name, last, Date.now())
+      unkept.delete(name)
+    },
+    [name],
+  )
+  const change = useCallback(
+    (id: string, value: string) => {
+      latest.current = { ...latest.current, [id]: value }
+      unkept.set(name, latest.current)
+      setValues(latest.current)
+    },
+    [name],
+  )
   const forget = useCallback(() => {
+    latest.current = {}
+    unkept.delete(name)
     setValues({})
     forgetDraft(name)
   }, [name])

@@ -114,7 +114,7 @@ function OneKind({ kind, times, isStill }: { kind: CellKind; times: Objective['t
       />
       <ScaleBar times={times} widthPx={Math.min(widthPx, 560)} />
       <figcaption>
-        <Heading as="h3" style={{ border: 0, padding: 0, justifyContent: 'center' }}>
+        <Heading as="h2" style={{ border: 0, padding: 0, justifyContent: 'center' }}>
           {name}
         </Heading>
         <Quiet>{sizeText(kind)}</Quiet>

@@ -90,7 +90,7 @@ test('the mesh lies round a cell’s middle: half an opening to each side is fre
     {
       moveTo: (x: number, y: number) => void (from = [x, y]),
       lineTo: (x: number, y: number) => void lines.push([...from, x, y]),
-    } as Record<string, unknown>,
+    },
     { get: (has, name: string) => has[name] ?? (() => undefined), set: () => true },
   )
   paintPlate(pen as never, { widthPx: 1232, heightPx: plateHeight(1232), meshUm: 60 })
