@@ -84,6 +84,6 @@ export function usePicturesAbout(entryId: string): Line<ContentOf<'photo'>>[] {
   const own = journal.line(entryId)
   return [
     ...(own?.content.kind === 'photo' ? [own] : []),
-    ...journal.about(`pictures:${entryId}`).filter(({ struck }) => !struck),
+    ...journal.about(`pictures:${entryId}`).filter(({ struck, content }) => !struck && content.kind === 'photo'),
   ] as Line<ContentOf<'photo'>>[]
 }

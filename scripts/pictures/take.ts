@@ -78,20 +78,20 @@ const VIEWS: readonly View[] = [
     look: 'night',
     device: 'phone',
   },
+  {
+    name: 'microscope',
+    path: '/diagnose/microscope/key?case=brown-strings',
+    look: 'paper',
+    device: 'desk',
+    before: async (page) => {
+      for (const answer of ['Yes, it moves', 'No, it swims', 'No'])
+        await page.getByRole('button', { name: answer, exact: true }).click()
+    },
+  },
+  { name: 'tally-phone', path: '/diagnose/microscope/tally?case=brown-strings', look: 'night', device: 'phone' },
   { name: 'handbook', path: '/handbook/conditions#marine-velvet', look: 'paper', device: 'desk' },
   { name: 'compare', path: '/courses/compare?tank=quar', look: 'paper', device: 'desk' },
   { name: 'plan', path: '/arrivals/box/box-tomorrow/plan', look: 'paper', device: 'desk', before: measureBag },
-  {
-    name: 'plan-phone',
-    path: '/arrivals/box/box-tomorrow/plan',
-    look: 'night',
-    device: 'phone',
-    before: async (page) => {
-      await measureBag(page)
-      await page.getByRole('region', { name: 'Advice' }).evaluate((advice) => advice.scrollIntoView({ block: 'start' }))
-    },
-  },
-  { name: 'run', path: '/arrivals/box/box-tomorrow/plan', look: 'night', device: 'desk', before: runBag, clock: true },
   {
     name: 'run-phone',
     path: '/arrivals/box/box-tomorrow/plan',

@@ -1,5 +1,6 @@
 import type { Case } from '../../../core/diagnosis/cases.ts'
 import { askedSigns } from '../../../core/diagnosis/signs.ts'
+import { talliesOf } from '../../../core/microscope/tallies.ts'
 import { waterThen } from '../../../core/diagnosis/happened.ts'
 import { dayAs } from '../../../core/time/words.ts'
 import type { Day } from '../../../core/time/zone.ts'
@@ -12,10 +13,10 @@ export function OverTime({ one }: { one: Case }) {
   const { journal, settings } = useHousehold()
   const { clock, units } = settings
   const signs = askedSigns(one.start.table)
-  const days = new Map<Day, { present: string[]; absent: string[]; words: string[] }>()
+  const days = new Map<Day, { present: string[]; absent: string[]; words: string[]; tallies: string[] }>()
   const of = (at: number) => {
     const day = clock.dayOf(at)
-    const known = days.get(day) ?? { present: [], absent: [], words: [] }
+    const known = days.get(day) ?? { present: [], absent: [], words: [], tallies: [] }
     days.set(day, known)
     return known
   }
@@ -25,18 +26,27 @@ export function OverTime({ one }: { one: Case }) {
     if (answer === 'absent') of(at).absent.push(label)
   }
   for (const { at, words } of one.remarks) of(at).words.push(words)
+  // Counts of the cells belong to the case they were made for; plain ones to whatever was open in the tank.
+  for (const { at, caseId, share, low, high, diatoms, dinos } of talliesOf(journal, one.start.tankId))
+    if (share !== null && (caseId ?? one.id) === one.id && at >= one.startedAt && at <= (one.ended?.at ?? Infinity))
+      of(at).tallies.push(
+        `Tally: diatoms ${Math.round(100 * share)} % (${Math.round(100 * low)}–${Math.round(100 * high)}) of ${diatoms + dinos} cells.`,
+      )
   const then = waterThen(journal, one.start.tankId, one.startedAt)
   return (
     <section>
       <Heading>Over the days</Heading>
-      {days.size === 0 && <Small style={{ paddingTop: 10 }}>No sign is answered yet.</Small>}
+      {days.size === 0 && <Small style={{ paddingTop: 10 }}>Nothing is answered or counted yet.</Small>}
       <Rows>
         {[...days]
           .sort(([a], [b]) => b - a)
-          .map(([day, { present, absent, words }]) => (
+          .map(([day, { present, absent, words, tallies }]) => (
             <li key={day}>
               <strong>{dayAs(day, 'EEE d MMM')}</strong> {present.length > 0 && <>{[...new Set(present)].join('; ')}</>}
               {absent.length > 0 && <Quiet> not: {[...new Set(absent)].join('; ')}</Quiet>}
+              {tallies.map((line) => (
+                <Small key={line}>{line}</Small>
+              ))}
               {words.map((line) => (
                 <Small key={line}>“{line}”</Small>
               ))}

@@ -64,7 +64,7 @@ export function EntryPanel({
         </p>
         {line.content.note && <p>{line.content.note}</p>}
         {line.content.kind === 'sighting' && line.content.words && <Small>In your words: {line.content.words}</Small>}
-        <AskWhatItIs line={line} />
+        <WayOn line={line} />
         <EntryPictures line={line} />
         {unkept && <UnkeptNote unkept={unkept} />}
         <Row>
@@ -96,7 +96,22 @@ export function EntryPanel({
   )
 }
 
-/** From signs that were seen to what they may be. */
+/** From an entry to where it came from or leads: a tally to its microscope, signs to what they may be. */
+function WayOn({ line }: { line: Line }) {
+  const { content, struck } = line
+  if (struck || content.kind !== 'tally') return <AskWhatItIs line={line} />
+  const { tankId, caseId } = content
+  return (
+    <div>
+      <ButtonLink
+        href={`/diagnose/microscope/tally?${new URLSearchParams({ tank: tankId, ...(caseId !== undefined && { case: caseId }) }).toString()}`}
+      >
+        The tallies over time
+      </ButtonLink>
+    </div>
+  )
+}
+
 function AskWhatItIs({ line: { content, struck } }: { line: Line }) {
   if (struck || content.kind !== 'sighting') return null
   const seen = content.signs.filter(({ present }) => present).map(({ sign }) => sign)

@@ -91,7 +91,7 @@ test('the mesh lies round a cell’s middle: half an opening to each side is fre
       moveTo: (x: number, y: number) => void (from = [x, y]),
       lineTo: (x: number, y: number) => void lines.push([...from, x, y]),
     },
-    { get: (has, name: string) => has[name] ?? (() => undefined), set: () => true },
+    { get: (has, name: string): unknown => has[name as 'moveTo'] ?? (() => undefined), set: () => true },
   )
   paintPlate(pen as never, { widthPx: 1232, heightPx: plateHeight(1232), meshUm: 60 })
   const { x } = placesOnPlate(1232)[0]!

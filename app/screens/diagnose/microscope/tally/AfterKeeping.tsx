@@ -1,7 +1,6 @@
 import { useState } from 'react'
-import { Clips, TakeClip } from '../../../../photos/Clips.tsx'
+import { TakeClip } from '../../../../photos/Clips.tsx'
 import { keepPhotos } from '../../../../photos/keeping.ts'
-import { Pictures, usePicturesAbout } from '../../../../photos/Pictures.tsx'
 import { TakePhoto } from '../../../../photos/TakePhoto.tsx'
 import type { ScaledPhoto } from '../../../../photos/scale.ts'
 import { useHousehold } from '../../../../journal/provider.tsx'
@@ -12,7 +11,6 @@ import type { MicroscopeSubject } from '../useSubject.ts'
 export function AfterKeeping({ entryId, subject }: { entryId: string; subject: MicroscopeSubject }) {
   const household = useHousehold()
   const [problem, setProblem] = useState<string | null>(null)
-  const pictures = usePicturesAbout(entryId).filter(({ content }) => content.kind === 'photo')
   const take = async (photo: ScaledPhoto) => {
     try {
       await keepPhotos(household, [photo], { about: entryId, tankId: subject.tank.id })
@@ -33,8 +31,6 @@ export function AfterKeeping({ entryId, subject }: { entryId: string; subject: M
           {problem}
         </Bar>
       )}
-      <Clips about={entryId} alt="The slide" />
-      <Pictures photos={pictures} alt="The slide" />
       <Small>Clips stay on this device; photos travel with an export.</Small>
     </Stack>
   )

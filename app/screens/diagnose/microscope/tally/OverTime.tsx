@@ -12,6 +12,8 @@ import {
 import { dayBeside } from '../../../../../core/time/words.ts'
 import { useNow } from '../../../../frame/now.tsx'
 import { useHousehold } from '../../../../journal/provider.tsx'
+import { Clips } from '../../../../photos/Clips.tsx'
+import { Pictures, usePicturesAbout } from '../../../../photos/Pictures.tsx'
 import { Heading, Quiet, Ruled, Small, Stack } from '../../../../look/text.ts'
 
 const ShareChart = lazy(() => import('./ShareChart.tsx'))
@@ -87,8 +89,26 @@ export function OverTime({ tankId, since }: { tankId: string; since: number | nu
             ))}
           </tbody>
         </Ruled>
+        {[...tallies].reverse().map(({ id, at }) => (
+          <Beside key={id} id={id} day={dayBeside(clock.dayOf(at), clock.dayOf(now))} />
+        ))}
       </Stack>
     </section>
+  )
+}
+
+/** Clips and photos that lie beside a tally. */
+function Beside({ id, day }: { id: string; day: string }) {
+  const { journal } = useHousehold()
+  const photos = usePicturesAbout(id)
+  const hasAny = journal.about(`pictures:${id}`).some(({ struck }) => !struck)
+  if (!hasAny) return null
+  return (
+    <Stack $gap={8}>
+      <Quiet>Beside the tally of {day}</Quiet>
+      <Clips about={id} alt={`The slide, ${day}`} />
+      <Pictures photos={photos} alt={`The slide, ${day}`} />
+    </Stack>
   )
 }
 
