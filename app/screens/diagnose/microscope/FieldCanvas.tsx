@@ -108,14 +108,17 @@ export function FieldCanvas({
     })
   }, [made, widthPx, isStill, ringed])
   return (
-    <Round ref={box}>
-      <canvas ref={canvas} role="img" aria-label={label} data-kinds={wanted} />
-    </Round>
+    <>
+      <Round ref={box}>
+        <canvas ref={canvas} role="img" aria-label={label} data-kinds={wanted} />
+      </Round>
+      <ScaleBar times={times} widthPx={widthPx} />
+    </>
   )
 }
 
 /** How long a µm is on the screen, under a field of some width. */
-export function ScaleBar({ times, widthPx }: { times: Objective['times']; widthPx: number }) {
+function ScaleBar({ times, widthPx }: { times: Objective['times']; widthPx: number }) {
   const um = scaleBarUm(times, widthPx)
   return (
     <Bar>

@@ -1,4 +1,4 @@
-import { useRef, useState } from 'react'
+import { useState } from 'react'
 import { Checkbox } from 'react-aria-components'
 import { css, styled } from 'styled-components'
 import { CELL_KINDS, cellKind } from '../../../../core/catalogue/microscope/cell-kinds.data.ts'
@@ -6,8 +6,7 @@ import type { CellKind, CellKindId } from '../../../../core/catalogue/microscope
 import type { Objective } from '../../../../core/microscope/scale.ts'
 import { PlainButton } from '../../../look/buttons.ts'
 import { Heading, Line, Quiet, Small, Stack } from '../../../look/text.ts'
-import { useWidth } from '../../../look/useWidth.ts'
-import { FieldCanvas, ScaleBar, useReducedMotion } from './FieldCanvas.tsx'
+import { FieldCanvas, useReducedMotion } from './FieldCanvas.tsx'
 import { FieldControls } from './FieldControls.tsx'
 import { Mesh } from './Mesh.tsx'
 
@@ -100,11 +99,9 @@ export function Kinds() {
 }
 
 function OneKind({ kind, times, isStill }: { kind: CellKind; times: Objective['times']; isStill: boolean }) {
-  const box = useRef<HTMLElement>(null)
-  const widthPx = useWidth(box)
   const { id, name, looks, moves } = cellKind(kind.id)
   return (
-    <figure ref={box}>
+    <figure>
       <FieldCanvas
         kinds={[id]}
         times={times}
@@ -112,7 +109,6 @@ function OneKind({ kind, times, isStill }: { kind: CellKind; times: Objective['t
         isStill={isStill}
         label={`${name} at ×${times}: ${looks}; ${moves}`}
       />
-      <ScaleBar times={times} widthPx={Math.min(widthPx, 560)} />
       <figcaption>
         <Heading as="h2" style={{ border: 0, padding: 0, justifyContent: 'center' }}>
           {name}
