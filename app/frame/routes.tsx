@@ -52,6 +52,7 @@ const SCREENS: Record<string, ComponentType> = {
     default: (await import('../screens/courses/compare/Compare.tsx')).Compare,
   })),
   'courses/:courseId': lazy(async () => ({ default: (await import('../screens/courses/CoursePage.tsx')).CoursePage })),
+  'water/:part?': lazy(async () => ({ default: (await import('../screens/water/Water.tsx')).Water })),
   shelf: lazy(async () => ({ default: (await import('../screens/shelf/Shelf.tsx')).Shelf })),
   'shelf/new': ProductPage,
   'shelf/:productId': ProductPage,

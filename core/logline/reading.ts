@@ -132,6 +132,15 @@ export function readReading(
     return asBasis !== undefined
   }
   while (tokens[words] && !tokens[words - 1]!.comma && takeUnit(tokens[words]!.key)) words++
+  // A figure without a unit is what the kit on record prints: nitrate as nitrogen, alkalinity as ppm.
+  const own = unit === '' && basis === null ? kitFor(context.journal, tank.id, parameter.id) : null
+  if (own?.prints && own.prints !== 'sg') unit = own.prints.toLowerCase()
+  else if (own?.basis && parameter.kept !== null && parameter.bases?.some(({ id }) => id === own.basis))
+    basis = own.basis
+  const byKit =
+    own && (unit !== '' || (basis !== null && basis !== parameter.kept))
+      ? `read as ${own.name} prints it, ${unit === '' ? `as ${basis}` : own.prints}`
+      : null
   const sgTyped = parameter.id === 'salinity' && (unit === 'sg' || tokens[0]!.key === 'sg')
   if (unit === 'sg') unit = ''
   let figure: Figure | Stop =
@@ -184,11 +193,14 @@ export function readReading(
     return {
       content,
       words,
-      notices: far
-        ? [
-            `far from the last ${parameter.name}, ${quantityText(parameterValue(parameter.id, expected.last.value, context.settings.units))}${Math.abs(expected.high - expected.last.value) > 1e-9 ? ', and from what was logged since' : ''}: repeat the test to be sure`,
-          ]
-        : [],
+      notices: [
+        ...(byKit === null ? [] : [byKit]),
+        ...(far
+          ? [
+              `far from the last ${parameter.name}, ${quantityText(parameterValue(parameter.id, expected.last.value, context.settings.units))}${Math.abs(expected.high - expected.last.value) > 1e-9 ? ', and from what was logged since' : ''}: repeat the test to be sure`,
+            ]
+          : []),
+      ],
     }
   }
 }

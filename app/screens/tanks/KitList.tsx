@@ -3,7 +3,6 @@ import { Form } from 'react-aria-components'
 import { useForm } from 'react-hook-form'
 import { PARAMETERS, parameterById } from '../../../core/catalogue/parameter.ts'
 import { kitsOf, type Kit, type Tank } from '../../../core/household/tanks.ts'
-import type { ContentOf } from '../../../core/journal/entry.ts'
 import { CheckField, SelectField, TextField } from '../../fields/fields.tsx'
 import type { Problem, Problems } from '../../fields/shell.tsx'
 import { useKeeping, UnkeptNote } from '../../journal/keeping.tsx'
@@ -12,6 +11,19 @@ import { useHousehold } from '../../journal/provider.tsx'
 import { Button, PlainButton, PrimaryButton } from '../../look/buttons.ts'
 import { Heading, Line, Quiet, Rows, Small, Stack } from '../../look/text.ts'
 import { figures } from '../../../core/words/numbers.ts'
+
+/** Units that kits of a parameter print. */
+const PRINTS: Readonly<Record<string, readonly { value: NonNullable<Kit['prints']>; label: string }[]>> = {
+  'alk-kh': [
+    { value: 'dKH', label: 'dKH' },
+    { value: 'meq', label: 'meq/L' },
+    { value: 'ppm', label: 'ppm CaCO3' },
+  ],
+  temp: [
+    { value: 'C', label: '°C' },
+    { value: 'F', label: '°F' },
+  ],
+}
 
 /** How sure a kit is, in its parameter's unit. */
 function sureness({ parameter, uncertainty }: Kit): string {
@@ -46,7 +58,8 @@ export function KitList({ tank }: { tank: Tank }) {
                   <br />
                   <Quiet>
                     {parameterById(kit.parameter)?.name ?? kit.parameter} {sureness(kit)}
-                    {kit.basis && `, as ${kit.basis}`}; {kit.tankId ? 'belongs to this tank' : 'shared'}
+                    {kit.basis && `, as ${kit.basis}`}
+                    {kit.prints && `, in ${kit.prints}`}; {kit.tankId ? 'belongs to this tank' : 'shared'}
                   </Quiet>
                 </span>
                 <PlainButton onPress={() => setEditing(kit.id)} aria-label={`Change ${kit.name}`}>
@@ -77,6 +90,7 @@ interface Values {
   abs: string
   rel: string
   basis: string
+  prints: string
   own: boolean
 }
 
@@ -89,12 +103,16 @@ function KitForm({ tank, kit, onDone }: { tank: Tank; kit: Kit | null; onDone: (
       parameter: kit?.parameter ?? 'copper',
       abs: kit ? String(kit.uncertainty.abs) : '',
       rel: kit?.uncertainty.rel ? String(kit.uncertainty.rel * 100) : '',
-      basis: kit?.basis ?? 'NH4',
+      basis: kit?.basis ?? '',
+      prints: kit?.prints ?? '',
       own: kit ? kit.tankId !== undefined : false,
     },
   })
   const parameter = parameterById(form.watch('parameter'))!
-  const asksBasis = parameter.kept === null
+  const bases = parameter.bases?.map(({ id }) => id) ?? []
+  // Which of them a kit that says nothing states: the ion, or for total ammonia the first.
+  const usualBasis = parameter.kept ?? bases[0] ?? ''
+  const prints = PRINTS[parameter.id] ?? []
   const send = form.handleSubmit(async (values) => {
     const found: Record<string, Problem | undefined> = {}
     const abs = values.abs.trim() === '' ? 0 : Number(values.abs)
@@ -105,11 +123,15 @@ function KitForm({ tank, kit, onDone }: { tank: Tank; kit: Kit | null; onDone: (
     setProblems(found)
     if (Object.values(found).some(Boolean)) return
     const happened = new Date().toISOString()
+    const basis = bases.some((id) => id === values.basis) ? values.basis : usualBasis
     const properties = {
       name: values.name.trim(),
       parameter: values.parameter,
       uncertainty: { abs, ...(rel > 0 && { rel: rel / 100 }) },
-      ...(asksBasis && { basis: values.basis as NonNullable<ContentOf<'kit-setup'>['basis']> }),
+      ...(basis !== '' && basis !== parameter.kept && { basis: basis as NonNullable<Kit['basis']> }),
+      ...(prints.some(({ value }) => value === values.prints) && {
+        prints: values.prints as NonNullable<Kit['prints']>,
+      }),
       ...(values.own && { tankId: tank.id }),
     }
     // A kit that is shared again cannot be said by leaving its tank out of a change: it is set up anew under its id.
@@ -152,12 +174,24 @@ function KitForm({ tank, kit, onDone }: { tank: Tank; kit: Kit | null; onDone: (
           figure
           problem={problems['rel']}
         />
-        {asksBasis && (
+        {bases.length > 0 && (
           <SelectField
             control={control}
             name="basis"
             label="States its value as"
-            options={['NH4', 'NH3', 'N'].map((value) => ({ value, label: value }))}
+            hint="as its leaflet says: the same water is 4.4 times as much in NO3 as in N"
+            options={[usualBasis, ...bases.filter((id) => id !== usualBasis)].map((value, i) => ({
+              value: i === 0 && form.watch('basis') === '' ? '' : value,
+              label: value,
+            }))}
+          />
+        )}
+        {prints.length > 0 && (
+          <SelectField
+            control={control}
+            name="prints"
+            label="Prints"
+            options={[{ value: '', label: 'the household’s unit' }, ...prints]}
           />
         )}
         <CheckField

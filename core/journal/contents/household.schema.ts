@@ -92,6 +92,12 @@ const kitProperties = {
   }),
   step: opt(positive('smallest step it reads')),
   basis: opt(oneOf(['NH3', 'NH4', 'N', 'NO3', 'PO4', 'P', 'SiO2', 'Si'] as const, 'what it states its value as')),
+  prints: opt(
+    oneOf(
+      ['dKH', 'meq', 'ppm', 'psu', 'sg', 'C', 'F'] as const,
+      'the unit it prints, where that is not the household’s',
+    ),
+  ),
   tankId: opt(id('the one tank it belongs to; any tank if left out')),
   retired: opt(Type.Boolean()),
 }

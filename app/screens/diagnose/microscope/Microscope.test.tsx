@@ -23,6 +23,16 @@ const HOUSE: readonly Content[] = [bareTank('hall', 'Hall reef'), CASE]
 
 const open = (part: string, ...more: Content[]) =>
   openScreens(SCREENS, ['case-mark', 'tally', 'clip'], sampleOf(...HOUSE, ...more), `/diagnose/microscope/${part}`)
+type User = Awaited<ReturnType<typeof open>>['user']
+/** Answers one question after the other, each once the one before it is down. */
+async function answerAll(user: User, answers: readonly string[]) {
+  for (const [i, answer] of answers.entries()) {
+    await user.click(await screen.findByRole('button', { name: answer }))
+    await waitFor(() =>
+      expect(within(screen.getByRole('region', { name: 'Answered' })).getAllByRole('listitem')).toHaveLength(i + 1),
+    )
+  }
+}
 const button = (name: string | RegExp) => screen.getByRole('button', { name })
 
 beforeEach(() => {
@@ -35,8 +45,7 @@ describe('the key', () => {
   const answers = ['Yes, it moves', 'No, it swims', 'No', 'No', 'No', 'No'] as const
   test('leads to the kind; each answer becomes a sign of the case, and taking one back puts back what was there', async () => {
     const { user, lines } = await open('key?case=k')
-    for (const answer of answers) await user.click(await screen.findByRole('button', { name: answer }))
-    await user.click(await screen.findByRole('button', { name: 'Yes, notched and slow' }))
+    await answerAll(user, [...answers, 'Yes, notched and slow'])
     expect(await screen.findByRole('heading', { name: 'The Prorocentrum type.' })).toBeInTheDocument()
     const signs = () =>
       lines('case-mark').flatMap(({ signs: said = [] }) => said.map(({ sign, answer }) => [sign, answer]))
@@ -54,8 +63,7 @@ describe('the key', () => {
   })
   test('confirms the cause in the case, and leads on to what follows', async () => {
     const { user, lines } = await open('key?case=k')
-    for (const answer of [...answers.slice(0, 3), 'Yes, tied and spinning'])
-      await user.click(await screen.findByRole('button', { name: answer }))
+    await answerAll(user, [...answers.slice(0, 3), 'Yes, tied and spinning'])
     await user.click(await screen.findByRole('button', { name: /^Confirm in the case: .*Ostreopsis/ }))
     await waitFor(() =>
       expect(lines('case-mark').at(-1)).toMatchObject({ mark: 'confirmed', cause: 'dino-ostreopsis' }),
@@ -87,7 +95,7 @@ describe('the key', () => {
   test('Amphidinium between the two sizes waits for lengths; kept ones decide it', async () => {
     const steps = ['Yes, it moves', 'No, it swims', 'No', 'No', 'Yes, between or not measured yet']
     const { user, unmount } = await open('key?case=k')
-    for (const answer of steps) await user.click(await screen.findByRole('button', { name: answer }))
+    await answerAll(user, steps)
     expect(await screen.findByText(/want different plans/)).toBeInTheDocument()
     expect(screen.queryByRole('button', { name: /^Confirm/ })).toBeNull()
     unmount()
@@ -101,7 +109,7 @@ describe('the key', () => {
       lengthsUm: [18, 19, 21],
     }
     const again = await open('key?case=k', measured)
-    for (const answer of steps) await again.user.click(await screen.findByRole('button', { name: answer }))
+    await answerAll(again.user, steps)
     expect(await screen.findByText(/median 19 µm of 3 cells/)).toBeInTheDocument()
     expect(button(/^Confirm in the case: .*small cell/)).toBeInTheDocument()
   })

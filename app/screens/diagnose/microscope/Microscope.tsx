@@ -1,13 +1,13 @@
 import { useForm } from 'react-hook-form'
 import { useNavigate, useParams } from 'react-router'
-import { css, styled } from 'styled-components'
 import type { Case } from '../../../../core/diagnosis/cases.ts'
 import { tanksOf, type Tank } from '../../../../core/household/tanks.ts'
 import { SelectField } from '../../../fields/fields.tsx'
 import { UnkeptNote } from '../../../journal/keeping.tsx'
 import { useHousehold } from '../../../journal/provider.tsx'
-import { ButtonLink, PlainLink } from '../../../look/buttons.ts'
+import { ButtonLink } from '../../../look/buttons.ts'
 import { Missing } from '../../../look/Missing.tsx'
+import { PartLinks } from '../../../look/PartLinks.tsx'
 import { Page, PageHead } from '../../../look/page.ts'
 import { Line, Quiet, Title } from '../../../look/text.ts'
 import { caseName } from '../../../words/case-entries.ts'
@@ -18,31 +18,6 @@ import { Practice } from './Practice.tsx'
 import { SampleRun } from './SampleRun.tsx'
 import { Tally } from './tally/Tally.tsx'
 import { useAskedDrop, useMicroscopeSubject, type MicroscopeSubject } from './useSubject.ts'
-
-const Parts = styled.nav`
-  display: flex;
-  flex-wrap: wrap;
-  gap: 0 22px;
-  border-bottom: 1.5px solid var(--ink);
-  margin-bottom: 20px;
-  @media (max-width: 759px) {
-    gap: 0 16px;
-  }
-`
-
-const Part = styled(PlainLink)<{ $isHere: boolean }>`
-  display: inline-flex;
-  align-items: center;
-  min-height: 44px;
-  text-decoration: none;
-  border-bottom: 4px solid transparent;
-  ${({ $isHere }) =>
-    $isHere &&
-    css`
-      font-weight: 700;
-      border-color: var(--second);
-    `}
-`
 
 const PARTS = [
   { id: 'sample', name: 'Sample', Body: SampleRun },
@@ -87,18 +62,11 @@ function OfDrop(drop: { tank: Tank; one: Case | null }) {
         </div>
         <WhichDrop subject={subject} part={here.id} />
       </PageHead>
-      <Parts aria-label="Parts of the microscope">
-        {PARTS.map(({ id, name }) => (
-          <Part
-            key={id}
-            href={subject.addressOf(id)}
-            $isHere={id === here.id}
-            aria-current={id === here.id ? 'page' : undefined}
-          >
-            {name}
-          </Part>
-        ))}
-      </Parts>
+      <PartLinks
+        label="Parts of the microscope"
+        here={here.id}
+        parts={PARTS.map(({ id, name }) => ({ id, name, href: subject.addressOf(id) }))}
+      />
       {subject.keeping.unkept && <UnkeptNote unkept={subject.keeping.unkept} />}
       <here.Body subject={subject} />
     </Page>

@@ -100,12 +100,15 @@ export function MovingKey({ subject }: { subject: MicroscopeSubject }) {
   const [values, change] = useDraft(`${which}-key-${tank.id}-${one?.id ?? ''}`)
   const [times, setTimes] = useState<Objective['times']>(10)
   const [isStopped, setIsStopped] = useState(false)
+  // The same press twice would answer the next question unread.
+  const [isAnswering, setIsAnswering] = useState(false)
   const isStill = useReducedMotion() || isStopped
   const given = readAnswers(values['given'])
   const place = walkKey(given, tank.water)
   const keepGiven = (next: readonly KeyAnswer[]) => change('given', JSON.stringify(next))
   const choose = async (step: KeyStep, choice: KeyChoice) => {
     const said = signsSaid(choice, table, own)
+    setIsAnswering(true)
     if (await answer(said))
       keepGiven([
         ...given,
@@ -115,6 +118,7 @@ export function MovingKey({ subject }: { subject: MicroscopeSubject }) {
           wrote: said.map(({ sign }) => ({ sign, before: own[sign] ?? 'not-looked' })),
         },
       ])
+    setIsAnswering(false)
   }
   const back = async () => {
     const last = given.at(-1)
@@ -148,9 +152,13 @@ export function MovingKey({ subject }: { subject: MicroscopeSubject }) {
       </Stack>
       <Stack $gap={16}>
         {asked && (
-          <Choices>
+          <Choices key={asked.id}>
             {asked.choices.map((choice) => (
-              <Button key={choice.id} isDisabled={keeping.busy} onPress={() => void choose(asked, choice)}>
+              <Button
+                key={choice.id}
+                isDisabled={keeping.busy || isAnswering}
+                onPress={() => void choose(asked, choice)}
+              >
                 {choice.label}
               </Button>
             ))}
@@ -169,7 +177,7 @@ export function MovingKey({ subject }: { subject: MicroscopeSubject }) {
         )}
         <SlideClock slide={slide} />
         {given.length > 0 && (
-          <section>
+          <section aria-label="Answered">
             <Heading>Answered</Heading>
             <Rows>
               {given.map(({ step, choice, wrote }, i) => (

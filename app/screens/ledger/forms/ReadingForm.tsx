@@ -2,15 +2,11 @@ import { useMemo } from 'react'
 import { useForm } from 'react-hook-form'
 import { styled } from 'styled-components'
 import { parameterById, type Parameter } from '../../../../core/catalogue/parameter.ts'
-import type { Tank } from '../../../../core/household/tanks.ts'
-import type { UnitHabits } from '../../../../core/household/settings.ts'
 import type { ContentOf } from '../../../../core/journal/entry.ts'
-import type { Journal } from '../../../../core/journal/journal.ts'
 import { courseVerdict, VERDICT_WORDS } from '../../../../core/courses/range-words.ts'
 import { iso } from '../../../../core/time/zone.ts'
-import { readReading } from '../../../../core/logline/reading.ts'
-import { tokenize } from '../../../../core/logline/tokens.ts'
-import { isStop } from '../../../../core/logline/types.ts'
+import { readTyped, typedAgain, typedUnit } from '../../../../core/readings/typed-reading.ts'
+import { testedIn } from '../../../../core/water/tests.ts'
 import { lastValue } from '../../../../core/readings/latest.ts'
 import { AreaField, SelectField, TextField } from '../../../fields/fields.tsx'
 import type { Problem, Problems } from '../../../fields/shell.tsx'
@@ -19,8 +15,8 @@ import { thisInstant, useNow } from '../../../frame/now.tsx'
 import { useHousehold } from '../../../journal/provider.tsx'
 import { dayBeside } from '../../../../core/time/words.ts'
 import { PARAMETERS_AS_ASKED } from '../../../words/parameters.ts'
-import { parameterValue, quantityText, readingResult } from '../../../../core/words/quantities.ts'
-import { EntryForm, problemOf, useStartWhen, type FormProps, type FormRead } from './EntryForm.tsx'
+import { parameterValue, quantityText } from '../../../../core/words/quantities.ts'
+import { EntryForm, useStartWhen, type FormProps, type FormRead } from './EntryForm.tsx'
 
 const Grid = styled.div`
   display: grid;
@@ -35,54 +31,21 @@ interface Values extends WhenValues {
   note: string
 }
 
-/** The parameters a keeper of this tank tests: those with a comfort band, those tested here before; copper in quarantine. */
-function usualParameters(journal: Journal, tank: Tank): Parameter[] {
-  return PARAMETERS_AS_ASKED.filter(
-    (parameter) =>
-      (tank.profile && parameter.bands[tank.profile]) ||
-      (parameter.id === 'copper' && tank.role === 'quarantine') ||
-      journal.about(`readings:${tank.id}:${parameter.id}`).length > 0,
-  )
-}
-
-const unitShown = (parameter: Parameter, units: UnitHabits) =>
-  parameterValue(parameter.id, parameter.plausible[0], units).unit
-
-/** One figure, read as the log line would read it after the parameter's name. */
-function readFigureOf(
-  parameter: Parameter,
-  text: string,
-  tank: Tank,
-  happened: string,
-  context: Parameters<typeof readReading>[4],
-): { content: ContentOf<'reading'> } | { problem: Problem } {
-  const alias = parameter.aliases[0]!
-  const line = `${alias} ${text}`
-  const read = readReading(line, tokenize(line), tank, happened, context)
-  if (read === null) return { problem: { message: 'not a value' } }
-  if (isStop(read))
-    return {
-      problem: {
-        ...problemOf(read),
-        choices: read.choices.map(({ label, text: whole }) => ({ label, value: whole.slice(alias.length).trim() })),
-      },
-    }
-  const stray = tokenize(line)[read.words]
-  return stray ? { problem: { message: `“${stray.text}” is left over: one value a field` } } : { content: read.content }
-}
-
 /** The day's tests of a tank: a figure for each parameter that was tested, the others left empty. */
 export function ReadingForm({ tank, day, correcting, onDone }: FormProps<ContentOf<'reading'>>) {
   const { journal, settings } = useHousehold()
   const now = useNow()
-  const usual = useMemo(() => usualParameters(journal, tank), [journal, tank])
+  const usual = useMemo(() => {
+    const tested = new Set(testedIn(journal, tank).map(({ id }) => id))
+    return PARAMETERS_AS_ASKED.filter(({ id }) => tested.has(id))
+  }, [journal, tank])
   const start = useStartWhen({ day, ...(correcting && { correcting }) })
   const corrected = correcting?.content
   const form = useForm<Values>({
     defaultValues: {
       figures: {
         ...Object.fromEntries(PARAMETERS_AS_ASKED.map(({ id }) => [id, ''])),
-        ...(corrected && { [corrected.parameter]: correctedText(corrected, settings.units) }),
+        ...(corrected && { [corrected.parameter]: typedAgain(journal, corrected, settings.units) }),
       },
       more: '',
       note: corrected?.note ?? '',
@@ -93,7 +56,7 @@ export function ReadingForm({ tank, day, correcting, onDone }: FormProps<Content
   /** In a copper course: what the typed value means, before it is kept. */
   const verdictOf = (parameter: Parameter, text: string | undefined): string | undefined => {
     if (parameter.id !== 'copper' || !text?.trim()) return undefined
-    const one = readFigureOf(parameter, text, tank, iso(now), { journal, settings, now })
+    const one = readTyped(parameter, text, tank, iso(now), { journal, settings, now })
     const verdict = 'content' in one ? courseVerdict(journal, one.content) : null
     return verdict ? VERDICT_WORDS[verdict] : undefined
   }
@@ -106,8 +69,8 @@ export function ReadingForm({ tank, day, correcting, onDone }: FormProps<Content
     for (const parameter of shown) {
       const text = values.figures[parameter.id]?.trim() ?? ''
       if (text === '') continue
-      const one = readFigureOf(parameter, text, tank, happened, { journal, settings, now: thisInstant() })
-      if ('problem' in one) problems[parameter.id] = one.problem
+      const one = readTyped(parameter, text, tank, happened, { journal, settings, now: thisInstant() })
+      if ('message' in one) problems[parameter.id] = one
       else contents.push({ ...one.content, ...(values.note.trim() && { note: values.note.trim() }) })
     }
     if (contents.length === 0 && Object.keys(problems).length === 0)
@@ -134,7 +97,7 @@ export function ReadingForm({ tank, day, correcting, onDone }: FormProps<Content
                   control={form.control}
                   name={`figures.${parameter.id}`}
                   label={parameter.name}
-                  after={unitShown(parameter, settings.units)}
+                  after={typedUnit(journal, tank.id, parameter, settings.units)}
                   figure
                   autoFocus={i === 0}
                   problem={problems[parameter.id]}
@@ -168,11 +131,4 @@ export function ReadingForm({ tank, day, correcting, onDone }: FormProps<Content
       )}
     </EntryForm>
   )
-}
-
-/** A kept reading as it would be typed. */
-function correctedText(reading: ContentOf<'reading'>, units: UnitHabits): string {
-  const { value } = readingResult(reading, units)
-  const plain = value.replace('−', '-').replace('–', '-').replaceAll(' ', '')
-  return reading.basis ? `${plain} ${reading.basis}` : plain
 }

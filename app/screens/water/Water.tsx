@@ -1,0 +1,49 @@
+import { useParams } from 'react-router'
+import { tanksOf } from '../../../core/household/tanks.ts'
+import { useHousehold } from '../../journal/provider.tsx'
+import { PartLinks } from '../../look/PartLinks.tsx'
+import { Missing } from '../../look/Missing.tsx'
+import { Page, PageHead } from '../../look/page.ts'
+import { Quiet, Title } from '../../look/text.ts'
+import { Charts } from './Charts.tsx'
+import { Round } from './Round.tsx'
+
+const PARTS = [
+  { id: 'round', name: 'The round', Body: Round },
+  { id: 'charts', name: 'Charts', Body: Charts },
+] as const
+
+/** The water log: what is to be tested, and what the readings say. */
+export function Water() {
+  const { part = 'round' } = useParams()
+  const { journal } = useHousehold()
+  const here = PARTS.find(({ id }) => id === part)
+  if (tanksOf(journal).length === 0)
+    return (
+      <Missing title="Water" back="Set up a tank" href="/tanks/new">
+        Readings belong to a tank.
+      </Missing>
+    )
+  if (!here)
+    return (
+      <Missing title="No such part" back="The round" href="/water">
+        The water log has the round of tests and the charts.
+      </Missing>
+    )
+  return (
+    <Page>
+      <PageHead>
+        <div>
+          <Title>Water</Title>
+          <Quiet>readings that can be trusted, and what they say</Quiet>
+        </div>
+      </PageHead>
+      <PartLinks
+        label="Parts of the water log"
+        here={here.id}
+        parts={PARTS.map(({ id, name }) => ({ id, name, href: id === 'round' ? '/water' : `/water/${id}` }))}
+      />
+      <here.Body />
+    </Page>
+  )
+}

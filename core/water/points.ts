@@ -1,0 +1,172 @@
+import { trendFit } from '../evidence/trend.ts'
+import type { TrendFit } from '../evidence/evidence.schema.ts'
+import type { Journal } from '../journal/journal.ts'
+import { readingsOf } from '../readings/latest.ts'
+import { iso, MS_PER_DAY } from '../time/zone.ts'
+
+/** A test is repeated within that time; what comes later is another test (EA). */
+const REPEAT_MS = 45 * 60_000
+/** More values than that within the time are a meter's, no repeats (EA). */
+const MOST_REPEATS = 4
+/** Half of a kit's error is the kit's own: no repeating takes it away (EA). */
+const OWN_SHARE = 0.5
+/** 95 % half-widths to one standard deviation. */
+const TO_SD = 1 / 1.96
+
+/** What one test came to: a value, or the mean of its repeats. */
+export interface TestPoint {
+  at: number
+  value: number
+  /** 95 % half-width; 0 where nobody said. */
+  halfWidth: number
+  /** Readings it is the mean of. */
+  count: number
+  /** It does not fit the ones round it: shown hollow, and the trend passes it over. */
+  isSuspect: boolean
+}
+
+type Plain = Omit<TestPoint, 'isSuspect' | 'count'>
+
+/**
+ * The mean of repeats of one test, each by what it may be off.
+ * @returns at the time of the last; its half-width is never under half of the best single one's
+ */
+export function meanOfRepeats(repeats: readonly Plain[]): Plain {
+  const weights = repeats.map(({ halfWidth }) => (halfWidth > 0 ? 1 / halfWidth ** 2 : 0))
+  const known = weights.every((weight) => weight > 0)
+  const used = known ? weights : repeats.map(() => 1)
+  const total = used.reduce((sum, weight) => sum + weight, 0)
+  const least = Math.min(...repeats.map(({ halfWidth }) => halfWidth))
+  return {
+    at: repeats.at(-1)!.at,
+    value: repeats.reduce((sum, { value }, i) => sum + value * used[i]!, 0) / total,
+    halfWidth: known ? Math.max(OWN_SHARE * least, 1 / Math.sqrt(total)) : 0,
+  }
+}
+
+/** Days of tests that a suspect is judged among: a level may wander over months (EA). */
+const NEIGHBOUR_DAYS = 30
+/** Tests that are judged together at most: pairs grow with the square. */
+const MOST_TOGETHER = 60
+
+/** The places of tests that do not fit the line through the ones of the same weeks. */
+function suspectsAmong(points: readonly Plain[]): Set<number> {
+  const found = new Set<number>()
+  let from = 0
+  while (from < points.length) {
+    let to = from
+    while (
+      to < points.length &&
+      to - from < MOST_TOGETHER &&
+      points[to]!.at - points[from]!.at <= NEIGHBOUR_DAYS * MS_PER_DAY
+    )
+      to++
+    const fit = trendFit({
+      readings: points
+        .slice(from, to)
+        .map(({ at, value, halfWidth }) => ({ at: iso(at), value, sd: halfWidth * TO_SD })),
+      now: iso(points[to - 1]!.at),
+    })
+    if (fit.ok) for (const place of fit.value.suspects) found.add(from + place)
+    from = to
+  }
+  return found
+}
+
+/**
+ * The tests of a parameter in a tank over some time, repeats taken together, suspects marked.
+ * @param from ms
+ * @param until ms
+ * @example
+ * testPoints(journal, 'hall', 'alk-kh', 0, Date.now()).at(-1)?.value
+ */
+export function testPoints(
+  journal: Journal,
+  tankId: string,
+  parameter: string,
+  from: number,
+  until: number,
+): TestPoint[] {
+  const plain = readingsOf(journal, tankId, parameter).flatMap(({ at, content: { result, uncertainty = 0 } }) =>
+    at >= from && at <= until && result.kind === 'value' ? [{ at, value: result.value, halfWidth: uncertainty }] : [],
+  )
+  const groups: Plain[][] = []
+  for (const one of plain) {
+    const group = groups.at(-1)
+    if (group && one.at - group[0]!.at <= REPEAT_MS) group.push(one)
+    else groups.push([one])
+  }
+  const tests = groups.flatMap((group) =>
+    group.length > MOST_REPEATS
+      ? group.map((one) => ({ ...one, count: 1 }))
+      : [{ ...meanOfRepeats(group), count: group.length }],
+  )
+  const suspects = suspectsAmong(tests)
+  return tests.map((test, i) => ({ ...test, isSuspect: suspects.has(i) && test.count === 1 }))
+}
+
+/** Days that a trend looks back over (EA), and tests at most. */
+export const TREND_DAYS = 30
+const MOST_IN_TREND = 120
+
+/**
+ * The trend of the last weeks by `trend.fit`, without the suspects.
+ * @param targets values whose reaching is asked for
+ * @returns null under three tests
+ */
+export function trendOf(points: readonly TestPoint[], now: number, targets: readonly number[] = []): TrendFit | null {
+  const used = points
+    .filter(({ at, isSuspect }) => !isSuspect && at >= now - TREND_DAYS * MS_PER_DAY && at <= now)
+    .slice(-MOST_IN_TREND)
+  const fit = trendFit({
+    readings: used.map(({ at, value, halfWidth }) => ({ at: iso(at), value, sd: halfWidth * TO_SD })),
+    targets: [...targets],
+    now: iso(now),
+  })
+  return fit.ok ? fit.value : null
+}
+
+/** Tests that are drawn in one chart at most: about one for every two px of its width. */
+export const MOST_DRAWN = 240
+
+/** A point of a chart: one test, or many of a time taken together with the span they cover. */
+export interface DrawnPoint extends TestPoint {
+  low: number
+  high: number
+}
+
+/**
+ * Fewer points for a chart that cannot show them all: each stretch of time becomes its middle value with the span it covers, so that no
+ * spike is lost.
+ */
+export function thinned(points: readonly TestPoint[], most = MOST_DRAWN): DrawnPoint[] {
+  const alone = (point: TestPoint): DrawnPoint => ({ ...point, low: point.value, high: point.value })
+  if (points.length <= most) return points.map(alone)
+  const [first, last] = [points[0]!.at, points.at(-1)!.at]
+  const width = (last - first) / most || 1
+  const drawn: DrawnPoint[] = []
+  let bucket: TestPoint[] = []
+  let number = 0
+  const close = () => {
+    if (bucket.length === 0) return
+    const sorted = [...bucket].sort((a, b) => a.value - b.value)
+    const middle = sorted[Math.floor(sorted.length / 2)]!
+    drawn.push({
+      ...middle,
+      at: bucket[Math.floor(bucket.length / 2)]!.at,
+      count: bucket.reduce((sum, { count }) => sum + count, 0),
+      isSuspect: bucket.every(({ isSuspect }) => isSuspect),
+      low: sorted[0]!.value,
+      high: sorted.at(-1)!.value,
+    })
+    bucket = []
+  }
+  for (const point of points) {
+    const at = Math.min(most - 1, Math.floor((point.at - first) / width))
+    if (at !== number) close()
+    number = at
+    bucket.push(point)
+  }
+  close()
+  return drawn
+}

@@ -1,0 +1,101 @@
+import { bandFor, PARAMETERS, type Parameter } from '../catalogue/parameter.ts'
+import { QUARANTINE_TEST_EVERY_DAYS, TEST_EVERY_DAYS } from '../catalogue/test-intervals.data.ts'
+import { coursesOf } from '../courses/course.ts'
+import { coursePlan } from '../courses/plan.ts'
+import { kitFor, type Kit, type Tank } from '../household/tanks.ts'
+import type { Settings } from '../household/settings.ts'
+import type { Journal } from '../journal/journal.ts'
+import { lastValue, readingsOf, type ValueReading } from '../readings/latest.ts'
+import { MS_PER_DAY } from '../time/zone.ts'
+
+/** Where a value lies against a band. */
+export type BandState = 'low' | 'in' | 'high' | 'no-band'
+
+/** Where a value lies against the comfort band of a kind of tank. @param value in the parameter's unit */
+export function bandState(parameter: Parameter, profile: Tank['profile'], value: number): BandState {
+  const band = bandFor(parameter, profile)
+  if (!band) return 'no-band'
+  const [low, high] = band
+  if (low !== null && value < low) return 'low'
+  return high !== null && value > high ? 'high' : 'in'
+}
+
+/** A test of a tank: what it tests with, what it last said, and whether it is due. */
+export interface TankTest {
+  parameter: Parameter
+  kit: Kit | null
+  last: ValueReading | null
+  state: BandState
+  /** Null for a test that nothing asks for. */
+  due: { at: number; why: string; isLate: boolean } | null
+}
+
+/**
+ * The parameters a keeper of a tank tests: those with a comfort band, those a kit of its own is for, those tested there before; copper in
+ * quarantine.
+ */
+export const testedIn = (journal: Journal, tank: Tank): Parameter[] =>
+  PARAMETERS.filter(
+    (parameter) =>
+      bandFor(parameter, tank.profile) !== null ||
+      (parameter.id === 'copper' && tank.role === 'quarantine') ||
+      kitFor(journal, tank.id, parameter.id)?.tankId === tank.id ||
+      readingsOf(journal, tank.id, parameter.id).length > 0,
+  )
+
+/** What the running courses ask to be tested in a tank: the first instant for each parameter. */
+function askedByCourses(journal: Journal, tankId: string, settings: Settings, now: number) {
+  const asked = new Map<string, { at: number; why: string; isLate: boolean }>()
+  for (const course of coursesOf(journal)) {
+    if (course.ended) continue
+    const plan = coursePlan(journal, course, settings, now)
+    for (const task of plan.tasks) {
+      if (task.act !== 'read' || task.tankId !== tankId || task.state === 'ahead') continue
+      const parameters = task.parameters ?? (course.dose ? ['copper'] : [])
+      for (const parameter of parameters) {
+        const before = asked.get(parameter)
+        if (!before || task.best < before.at)
+          asked.set(parameter, { at: task.best, why: course.definition.name, isLate: task.state === 'late' })
+      }
+    }
+  }
+  return asked
+}
+
+/**
+ * What is tested in a tank, in the catalogue's order, with what is due: what a course asks for, and what was tested there before and not for
+ * its days. A test that was never done there is offered, not asked for.
+ * @param now ms
+ */
+export function testsOf(journal: Journal, tank: Tank, settings: Settings, now: number): TankTest[] {
+  const asked = askedByCourses(journal, tank.id, settings, now)
+  const today = settings.clock.dayOf(now)
+  return testedIn(journal, tank).map((parameter) => {
+    const last = lastValue(journal, tank.id, parameter.id, now + 1)
+    const every = (tank.role === 'display' ? TEST_EVERY_DAYS : QUARANTINE_TEST_EVERY_DAYS)[parameter.id]
+    const byHabit = last && every !== undefined ? settings.clock.dayOf(last.at) + every : null
+    const course = asked.get(parameter.id)
+    return {
+      parameter,
+      kit: kitFor(journal, tank.id, parameter.id),
+      last,
+      state: last ? bandState(parameter, tank.profile, last.value) : 'no-band',
+      due:
+        course ??
+        (byHabit !== null && byHabit <= today
+          ? {
+              at: settings.clock.instantAt(byHabit),
+              why: `every ${every === 1 ? 'day' : `${every} days`}`,
+              isLate: byHabit < today - every!,
+            }
+          : null),
+    }
+  })
+}
+
+/** Tests that are due come first, the late before the others; then as the catalogue has them. */
+export const dueFirst = (a: TankTest, b: TankTest): number =>
+  Number(b.due !== null) - Number(a.due !== null) || Number(b.due?.isLate ?? false) - Number(a.due?.isLate ?? false)
+
+/** Days since a reading, for “tested 12 days ago”. */
+export const daysSince = (at: number, now: number): number => Math.floor((now - at) / MS_PER_DAY)

@@ -1,0 +1,117 @@
+import { bandFor, typicalUncertainty, type Parameter } from '../catalogue/parameter.ts'
+import type { TrendFit } from '../evidence/evidence.schema.ts'
+import type { Settings } from '../household/settings.ts'
+import type { Tank } from '../household/tanks.ts'
+import { median } from '../numbers/median.ts'
+import { dayBeside } from '../time/words.ts'
+import { MS_PER_DAY } from '../time/zone.ts'
+import { figures } from '../words/numbers.ts'
+import { parameterValue, quantityText } from '../words/quantities.ts'
+import { TREND_DAYS, trendOf, type TestPoint } from './points.ts'
+
+/** A difference is real when it beats 1.4 of a kit's errors: outbreaks.md 7, `reading`. */
+const REAL_ERRORS = 1.4
+/** Forecasts further ahead than that nobody believes (EA). */
+export const FORECAST_DAYS = 60
+
+/** What the last weeks of a parameter say. */
+export interface TrendSaid {
+  /** Level where the change is within the kit's error; null under three tests. */
+  fit: TrendFit | null
+  words: string
+  /** When it leaves the band, or reaches a target, at this pace; null where it does not within two months. */
+  leaves: { at: number; value: number } | null
+}
+
+/** The change of a day in the household's unit: a temperature's degree of Fahrenheit is smaller, an offset does not count. */
+function perDayText(parameter: Parameter, slope: number, { units }: Settings): string {
+  const base = Math.max(parameter.plausible[0], 0)
+  const shown = (value: number) => parameterValue(parameter.id, value, units)
+  // A slope is the difference of two values: units with an offset, such as °F, and curved ones are right by it.
+  const middle = (parameter.plausible[0] + parameter.plausible[1]) / 2
+  const { unit } = shown(base)
+  const scale =
+    unit === '°F' ? 1.8 : unit === 'meq/L' ? 1 / 2.8 : unit === 'ppm' && parameter.id === 'alk-kh' ? 50.04 / 2.8 : 1
+  if (unit === 'SG') {
+    const [low, high] = [middle, middle + 1].map((psu) => Number(shown(psu).value))
+    return `${figures(Math.abs(slope) * (high! - low!), 1)} SG`
+  }
+  return `${figures(Math.abs(slope) * scale, 2)}${unit === '' ? '' : ` ${unit}`}`
+}
+
+/**
+ * A trend in words: “Falling 0.04 mg/L a day; under its band about Thursday.” A change within the kit's error over the weeks is steady.
+ * @param points the tests, the earliest first
+ * @param now ms
+ */
+export function sayTrend(
+  points: readonly TestPoint[],
+  parameter: Parameter,
+  tank: Pick<Tank, 'profile'>,
+  settings: Settings,
+  now: number,
+): TrendSaid {
+  const last = points.findLast(({ isSuspect }) => !isSuspect)
+  if (!last) return { fit: null, words: 'No test in this time.', leaves: null }
+  const { clock } = settings
+  const today = clock.dayOf(now)
+  const say = (value: number) => quantityText(parameterValue(parameter.id, value, settings.units))
+  const band = bandFor(parameter, tank.profile)
+  const edges = [band?.[0], band?.[1]].filter((edge): edge is number => edge !== null && edge !== undefined)
+  const fit = trendOf(points, now, edges)
+  if (!fit)
+    return {
+      fit: null,
+      words: `${say(last.value)} ${dayBeside(clock.dayOf(last.at), today)}; fewer than three tests in ${TREND_DAYS} days tell no trend.`,
+      leaves: null,
+    }
+  const since = points.filter(({ at, isSuspect }) => !isSuspect && at >= now - TREND_DAYS * MS_PER_DAY)
+  const days = (last.at - since[0]!.at) / MS_PER_DAY
+  const error = last.halfWidth > 0 ? last.halfWidth : typicalUncertainty(parameter, last.value)
+  if (Math.abs(fit.slopePerDay) * days <= REAL_ERRORS * error) {
+    const level = median(since.map(({ value }) => value))
+    return {
+      fit: { ...fit, slopePerDay: 0, valueNow: level, reach: [] },
+      words: `Steady near ${say(level)} over ${Math.round(days)} days, within what the kit can tell.`,
+      leaves: null,
+    }
+  }
+  const next = fit.reach
+    .flatMap(({ target, at }) => (at === null ? [] : [{ at: Date.parse(at), value: target }]))
+    .filter(({ at }) => at <= now + FORECAST_DAYS * MS_PER_DAY)
+    .sort((a, b) => a.at - b.at)[0]
+  const pace = `${fit.slopePerDay < 0 ? 'Falling' : 'Rising'} ${perDayText(parameter, fit.slopePerDay, settings)} a day`
+  const where = next ? `; at this pace ${say(next.value)} about ${dayBeside(clock.dayOf(next.at), today)}` : ''
+  return { fit, words: `${pace}${where}.`, leaves: next ?? null }
+}
+
+/** A forecast for a chart: straight on at the pace of the trend, its fan as wide as the tests lie off it and growing (EA). */
+export interface ForecastPoint {
+  at: number
+  value: number
+  low: number
+  high: number
+}
+
+/**
+ * The trend carried on, for some days.
+ * @returns nothing without a trend
+ */
+export function forecastOf(
+  points: readonly TestPoint[],
+  fit: TrendFit | null,
+  now: number,
+  days: number,
+): ForecastPoint[] {
+  if (!fit) return []
+  const off = points
+    .filter(({ at, isSuspect }) => !isSuspect && at >= now - TREND_DAYS * MS_PER_DAY)
+    .map(({ at, value }) => Math.abs(value - (fit.valueNow + (fit.slopePerDay * (at - now)) / MS_PER_DAY)))
+    .sort((a, b) => a - b)
+  const usual = 2 * (off[Math.floor(off.length / 2)] ?? 0)
+  return [0, days / 2, days].map((ahead) => {
+    const value = Math.max(0, fit.valueNow + fit.slopePerDay * ahead)
+    const wide = usual * (1 + ahead / TREND_DAYS)
+    return { at: now + ahead * MS_PER_DAY, value, low: Math.max(0, value - wide), high: value + wide }
+  })
+}
