@@ -117,8 +117,14 @@ describe('what follows', () => {
 describe('the dark jar of a case', () => {
   const START = Date.parse('2026-11-01T20:00:00Z')
   const at = (hours: number) => new Date(START + hours * MS_PER_HOUR).toISOString()
-  const mark = (hours: number, rest: object): Content =>
-    ({ kind: 'case-mark', happened: at(hours), caseId: 'k', tankId: 'hall', mark: 'night-test', ...rest }) as Content
+  const mark = (hours: number, rest: object): Content => ({
+    kind: 'case-mark',
+    happened: at(hours),
+    caseId: 'k',
+    tankId: 'hall',
+    mark: 'night-test',
+    ...rest,
+  })
   function house(...contents: Content[]) {
     const journal = new Journal()
     const { record } = scribe('2026-01-01T00:00:00Z')

@@ -171,7 +171,7 @@ describe('tallies of a tank', () => {
       tankId: 'hall',
       animalIds: [],
       caseId: 'k',
-    } as Content
+    }
     const journal = house(start)
     expect(courseForCase(journal, 'k')?.id).toBe('c1')
     expect(courseForCase(journal, 'other')).toBeNull()
@@ -181,7 +181,7 @@ describe('tallies of a tank', () => {
       courseId: 'c1',
       outcome: 'stopped',
       why: 'enough',
-    } as Content
+    }
     expect(courseForCase(house(start, ended), 'k')).toBeNull()
   })
 })

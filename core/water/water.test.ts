@@ -192,16 +192,15 @@ describe('what is tested in a tank', () => {
 })
 
 describe('a figure as the kit prints it', () => {
-  const kit = (parameter: string, more: object): Content =>
-    ({
-      kind: 'kit-setup',
-      ...at(-20),
-      kitId: parameter,
-      name: 'drops',
-      parameter,
-      uncertainty: { abs: 1 },
-      ...more,
-    }) as Content
+  const kit = (parameter: string, more: object): Content => ({
+    kind: 'kit-setup',
+    ...at(-20),
+    kitId: parameter,
+    name: 'drops',
+    parameter,
+    uncertainty: { abs: 1 },
+    ...more,
+  })
   const read = (journal: Journal, parameter: typeof alk, text: string) =>
     readTyped(parameter, text, hall(journal), at(1).happened, { journal, settings, now: ms(1) })
   const value = (typed: ReturnType<typeof read>) =>

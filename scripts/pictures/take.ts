@@ -62,7 +62,7 @@ const VIEWS: readonly View[] = [
   { name: 'fallow', path: '/courses/frags-fallow', look: 'paper', device: 'desk' },
   { name: 'course-paper', path: '/courses/copper-quar', look: 'paper', device: 'desk' },
   { name: 'course-plan', path: '/courses/staghorn', look: 'paper', device: 'desk' },
-  { name: 'course-phone', path: '/courses/copper-quar', look: 'night', device: 'phone' },
+  { name: 'water', path: '/water/charts?tank=hall', look: 'night', device: 'desk' },
   { name: 'course-start', path: '/courses/new?tank=hall', look: 'paper', device: 'desk' },
   { name: 'tank', path: '/tanks/hall', look: 'paper', device: 'desk' },
   {
