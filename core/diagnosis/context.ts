@@ -8,7 +8,7 @@ import { animalById, animalsOf, type Animal } from '../household/animals.ts'
 import { coralsOf } from '../household/corals.ts'
 import { partById } from '../household/parts.ts'
 import type { Settings } from '../household/settings.ts'
-import { equipmentAt, tankById, type EquipmentItem, type Tank } from '../household/tanks.ts'
+import { equipmentAt, tankById, type Tank } from '../household/tanks.ts'
 import type { Journal } from '../journal/journal.ts'
 import { lastValue, readingsOf } from '../readings/latest.ts'
 import { dayBeside } from '../time/words.ts'
@@ -17,6 +17,26 @@ import { BREATHS } from '../watching/breaths.ts'
 import { measureText } from '../words/measure.ts'
 import { figures } from '../words/numbers.ts'
 import type { Answers } from './asking.ts'
+import {
+  NEW_FISH_DAYS,
+  NEW_WET_DAYS,
+  TEST_HOURS,
+  NUTRIENT_DAYS,
+  YOUNG_TANK_DAYS,
+  RAISED_AMMONIA,
+  RAISED_NITRITE,
+  OXYGEN_DOSE_HOURS,
+  OXYGEN_DRUGS,
+  MOVES_WATER,
+  HEAT_C,
+  FILM,
+  ALGAE,
+  ALKALINITY_MOVE,
+  SWING_C,
+  LOW_POTASSIUM,
+  UNDIPPED_DAYS,
+  JUST_NOW_DAYS,
+} from './context-limits.ts'
 import { askedSigns } from './signs.ts'
 
 /** What a case is about. */
@@ -36,36 +56,7 @@ export interface KnownFromJournal {
   onlyWith?: string
 }
 
-/** A fish at home for no longer counts as new: quarantine.md 3, priors. */
-const NEW_FISH_DAYS = 30
-/** "≤ 14 d ago", sign new-fish-14d. */
-const NEW_WET_DAYS = 14
-/** A test of ammonia, nitrite or copper says something of the water for this long (EA). */
-const TEST_HOURS = 48
-/** Nutrients "in the last month", outbreaks.md 3.1. */
-const NUTRIENT_DAYS = 30
-/** Four months, as days. */
-const YOUNG_TANK_DAYS = 122
-const RAISED_AMMONIA = 0.5
-const RAISED_NITRITE = 0.5
-/** Dosed within this, formalin and praziquantel count as an oxygen event: quarantine.md 1. */
-const OXYGEN_DOSE_HOURS = 24
-const OXYGEN_DRUGS: ReadonlySet<string> = new Set(['formalin', 'praziquantel'])
-/** What brings oxygen in: stopped within a day it is an oxygen event (EA). */
-const MOVES_WATER: ReadonlySet<EquipmentItem> = new Set(['flow', 'air', 'filter'])
-/** Heat, quarantine.md 1 and outbreaks.md 3.3. */
-const HEAT_C = 29
-/** Limits of the context signs, mg/L and hours of light: outbreaks.md 3.1 and 3.2, each the sign's own words. */
-const FILM = { no3Zero: 1, po4Zero: 0.02, po4Left: 0.05, no3High: 20, po4High: 0.2, lightHours: 10 } as const
-const ALGAE = { no3Zero: 2, po4Low: 0.2, lightHours: 9 } as const
-/** How far alkalinity may move, dKH: outbreaks.md 3.3, ctx-alk-change. */
-const ALKALINITY_MOVE = { inADay: 1, inAWeek: 2 } as const
-const SWING_C = 3
 const WEEK = 7 * MS_PER_DAY
-/** Potassium under this: outbreaks.md 3.3, ctx-k-or-trace-low. */
-const LOW_POTASSIUM = 370
-const UNDIPPED_DAYS = 60
-const JUST_NOW_DAYS = 14
 
 interface Asked {
   journal: Journal
