@@ -48,9 +48,12 @@ const unkept = new Map<string, Values>()
 /**
  * The values of a form that is worked out while it is typed, kept on this device until `forget`.
  * @param name of the form, with what it is about
- * @returns the values, a setter for one of them, and `forget`
+ * @returns the values, a setter for one of them (or of what it was before, for presses that come faster than the page is drawn), and
+ * `forget`
  */
-export function useDraft(name: string): [Values, (id: string, value: string) => void, () => void] {
+export function useDraft(
+  name: string,
+): [Values, (id: string, value: string | ((before: string) => string)) => void, () => void] {
   const [values, setValues] = useState<Values>(() => unkept.get(name) ?? readDraft<Values>(name)?.values ?? {})
   const latest = useRef(values)
   useEffect(() => {
@@ -75,8 +78,9 @@ export function useDraft(name: string): [Values, (id: string, value: string) => 
     [name],
   )
   const change = useCallback(
-    (id: string, value: string) => {
-      latest.current = { ...latest.current, [id]: value }
+    (id: string, value: string | ((before: string) => string)) => {
+      const next = typeof value === 'string' ? value : value(latest.current[id] ?? '')
+      latest.current = { ...latest.current, [id]: next }
       unkept.set(name, latest.current)
       setValues(latest.current)
     },

@@ -1,6 +1,7 @@
 import { REFINES, SIBLING_GROUPS } from '../catalogue/diagnosis/checks.data.ts'
 import type { Answer, CaseTable } from '../catalogue/diagnosis/diagnosis.types.ts'
 import type { Setting } from '../catalogue/sign-tables/sign-tables.ts'
+import type { KnownFromJournal } from './context.ts'
 import { askedSigns } from './signs.ts'
 
 /** Answers by sign; what is not in it was not looked at. */
@@ -47,4 +48,14 @@ export function isWorthAsking(table: CaseTable, setting: Setting, answers: Answe
   return ![...known.values()].some(
     ({ id, group }) => group === asked.group && id !== sign && answers[id] === 'present' && REFINES[id] === undefined,
   )
+}
+
+/**
+ * The journal's answers with the keeper's over them: each of the keeper's own comes before what the journal knows.
+ * @example
+ * answersWith(contextOf(journal, subject, settings, now), { flashing: 'present' })
+ */
+export function answersWith(known: readonly KnownFromJournal[], own: Answers): Answers {
+  const counted = known.filter(({ onlyWith }) => onlyWith === undefined || own[onlyWith] === 'present')
+  return { ...Object.fromEntries(counted.map(({ sign, answer }) => [sign, answer])), ...own }
 }

@@ -8,7 +8,8 @@ import { caseLookTasks } from '../schedule/case-looks.ts'
 import { taskName } from '../schedule/task-name.ts'
 import { answersOf, caseById, caseContents, casesOf, casesThatCameBack } from './cases.ts'
 import { happenedBefore, waterThen } from './happened.ts'
-import { answersWith, contextOf, settingOf, type CaseSubject } from './context.ts'
+import { answersWith } from './asking.ts'
+import { contextOf, settingOf, type CaseSubject } from './context.ts'
 
 const START = Date.parse('2026-11-01T12:00:00Z')
 const ms = (day: number) => START + day * MS_PER_DAY

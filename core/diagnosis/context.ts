@@ -16,7 +16,6 @@ import { MS_PER_DAY, MS_PER_HOUR } from '../time/zone.ts'
 import { BREATHS } from '../watching/breaths.ts'
 import { measureText } from '../words/measure.ts'
 import { figures } from '../words/numbers.ts'
-import type { Answers } from './asking.ts'
 import {
   NEW_FISH_DAYS,
   NEW_WET_DAYS,
@@ -389,14 +388,4 @@ export function contextOf(journal: Journal, subject: CaseSubject, settings: Sett
   return BY_TABLE[subject.table]({ journal, tank, subject, settings, now }).flatMap((one) =>
     one !== null && known.has(one.sign) ? [one] : [],
   )
-}
-
-/**
- * The journal's answers with the keeper's over them: each of the keeper's own comes before what the journal knows.
- * @example
- * answersWith(contextOf(journal, subject, settings, now), { flashing: 'present' })
- */
-export function answersWith(known: readonly KnownFromJournal[], own: Answers): Answers {
-  const counted = known.filter(({ onlyWith }) => onlyWith === undefined || own[onlyWith] === 'present')
-  return { ...Object.fromEntries(counted.map(({ sign, answer }) => [sign, answer])), ...own }
 }

@@ -18,6 +18,8 @@ export interface ReadingRead {
   content: ReadingContent
   words: number
   notices: string[]
+  /** So far from where it should lie that the test is worth repeating. */
+  isFar: boolean
 }
 
 /** The parameter a word names, with a basis where the word carries one (`no3-n`). */
@@ -193,6 +195,7 @@ export function readReading(
     return {
       content,
       words,
+      isFar: far === true,
       notices: [
         ...(byKit === null ? [] : [byKit]),
         ...(far

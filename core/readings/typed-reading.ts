@@ -10,7 +10,7 @@ import { parameterValue, readingResult } from '../words/quantities.ts'
 
 /** What a figure typed beside a parameter's name means, or what is wrong with it and what could be meant. */
 export type TypedReading =
-  | { content: ContentOf<'reading'>; notices: readonly string[] }
+  | { content: ContentOf<'reading'>; notices: readonly string[]; isFar: boolean }
   | { message: string; choices?: readonly { label: string; value: string }[] }
 
 /** A kit's own unit, as a field shows it. */
@@ -73,5 +73,5 @@ export function readTyped(
     }
   const stray = tokenize(line)[read.words]
   if (stray) return { message: `“${stray.text}” is left over: one value a field` }
-  return { content: read.content, notices: read.notices }
+  return { content: read.content, notices: read.notices, isFar: read.isFar }
 }

@@ -8,8 +8,8 @@ import type { AddressInfo } from 'node:net'
 import { fileURLToPath } from 'node:url'
 import { CHROMIUM, CHROMIUM_FLAGS } from '../../e2e/support/place.ts'
 import { createApp } from '../../server/app.ts'
+import { fill } from './fill.ts'
 import { keystrokes, quantile } from './keystrokes.ts'
-import { longJournal } from './long-journal.ts'
 
 const SIZES = [1_000, 50_000] as const
 /** In rounds that alternate between the two sizes, so that a slow spell of the disk falls on both. */
@@ -20,30 +20,6 @@ const COLD_OPENS = 5
 const LINE = 'tank1 no3 8 po4 .08 alk 8.2 ca 420 '
 
 const ms = (value: number) => `${value.toFixed(2)} ms`
-
-/** Puts a journal of so many entries into the own household's store, in segments as the app writes them. */
-async function fill(page: Page, origin: string, size: number): Promise<void> {
-  await page.addInitScript(() => localStorage.setItem('brinvo-which', 'mine'))
-  await page.goto(origin)
-  await page.getByRole('heading', { name: 'Your household' }).waitFor()
-  const entries = longJournal(size, Date.now())
-  for (let i = 0; i < entries.length; i += 10_000)
-    await page.evaluate(
-      ({ part, number }) =>
-        new Promise<void>((resolve, reject) => {
-          const opening = indexedDB.open('brinvo-mine')
-          opening.onerror = () => reject(new Error('cannot open'))
-          opening.onsuccess = () => {
-            const transaction = opening.result.transaction('journal', 'readwrite')
-            const store = transaction.objectStore('journal')
-            for (let j = 0; j < part.length; j += 1000)
-              store.put(part.slice(j, j + 1000), `sealed-bench${number}.${String(j / 1000).padStart(6, '0')}`)
-            transaction.oncomplete = () => (opening.result.close(), resolve())
-          }
-        }),
-      { part: entries.slice(i, i + 10_000), number: i },
-    )
-}
 
 async function coldOpens(page: Page, origin: string): Promise<number[]> {
   const times: number[] = []

@@ -7,6 +7,7 @@ import { TakePhoto } from '../../photos/TakePhoto.tsx'
 import { Causes } from './CaseCauses.tsx'
 import { Experiments } from './CaseExperiments.tsx'
 import { OverTime } from './CaseOverTime.tsx'
+import { JarOfCase } from './microscope/JarOfCase.tsx'
 import { CloseCase } from './CloseCase.tsx'
 import { useCaseKeeping } from './useCaseKeeping.tsx'
 
@@ -16,6 +17,14 @@ export function CaseFollowUp({ one, ranking }: { one: Case; ranking: CaseRanking
     <>
       <Causes one={one} ranking={ranking} />
       <Experiments one={one} />
+      {one.nightTest !== null && (
+        <section>
+          <Heading>The dark jar</Heading>
+          <div style={{ paddingTop: 12 }}>
+            <JarOfCase one={one} />
+          </div>
+        </section>
+      )}
       <CasePictures one={one} />
       <OverTime one={one} />
       {one.ended === null && <CloseCase one={one} ranking={ranking} />}

@@ -261,3 +261,24 @@ describe('drawings', () => {
     expect(lookAlikesOf(['gill-flukes', 'brooklynella', 'skin-flukes']).map(({ id }) => id)).toEqual(['slime-fluke'])
   })
 })
+
+test('a jar in the dark is looked at on the page of its case, and what it showed stays there', async () => {
+  const film: Content = { ...CASE, caseId: 'film', table: 'marine-film', tankId: 'hall', animalIds: [] }
+  const jar: Content = {
+    kind: 'case-mark',
+    happened: fromNow(-150),
+    caseId: 'film',
+    tankId: 'hall',
+    mark: 'night-test',
+    lookAt: fromNow(-30),
+  }
+  const { user, lines } = await open('/diagnose/film', film, jar)
+  expect(await screen.findByText(/look now/)).toBeInTheDocument()
+  await user.click(screen.getByRole('button', { name: /^clear water over a brown bottom/ }))
+  await waitFor(() => expect(lines('case-mark').at(-1)).toMatchObject({ mark: 'night-test', night: 'sand' }))
+  expect(await screen.findByText(/^It was clear water over a brown bottom/)).toBeInTheDocument()
+  expect(screen.getByRole('link', { name: 'Microscope' })).toHaveAttribute(
+    'href',
+    '/diagnose/microscope/sample?case=film',
+  )
+})

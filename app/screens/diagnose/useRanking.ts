@@ -1,12 +1,6 @@
 import { useMemo } from 'react'
-import type { Answers } from '../../../core/diagnosis/asking.ts'
-import {
-  answersWith,
-  contextOf,
-  settingOf,
-  type CaseSubject,
-  type KnownFromJournal,
-} from '../../../core/diagnosis/context.ts'
+import { answersWith, type Answers } from '../../../core/diagnosis/asking.ts'
+import { contextOf, settingOf, type CaseSubject, type KnownFromJournal } from '../../../core/diagnosis/context.ts'
 import { rankCase, type CaseRanking } from '../../../core/diagnosis/ranking.ts'
 import type { Setting } from '../../../core/catalogue/sign-tables/sign-tables.ts'
 import { useHousehold } from '../../journal/provider.tsx'

@@ -10,7 +10,7 @@ import { iso } from '../../../core/time/zone.ts'
 import { quantityText, volume } from '../../../core/words/quantities.ts'
 import { useKeeping, UnkeptNote } from '../../journal/keeping.tsx'
 import { thisInstant, useNow } from '../../frame/now.tsx'
-import { Button, ButtonLink, PlainButton } from '../../look/buttons.ts'
+import { Button, ButtonLink, PlainButton, PlainLink } from '../../look/buttons.ts'
 import { Page, PageHead, TwoParts } from '../../look/page.ts'
 import { Bar, Heading, Line, Quiet, Rows, Small, Stack, Title } from '../../look/text.ts'
 import { dayBeside } from '../../../core/time/words.ts'
@@ -106,7 +106,10 @@ function TankView({ tank, onEdit }: { tank: Tank; onEdit: () => void }) {
           </section>
           <section>
             <Heading>
-              Readings <Quiet>the last four months</Quiet>
+              <span>
+                Readings <Quiet>the last four months</Quiet>
+              </span>
+              <PlainLink href={`/water/charts?tank=${tank.id}`}>all charts</PlainLink>
             </Heading>
             <Suspense fallback={<Small>Drawing …</Small>}>
               <ReadingCharts tank={tank} />

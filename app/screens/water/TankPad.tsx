@@ -163,7 +163,7 @@ function OneTest({
       : null
   const [one, two] = [plainOf(first), plainOf(second)]
   const mean = one && two ? meanOfRepeats([one, two]) : null
-  const isFar = first !== null && 'content' in first && first.notices.some((notice) => notice.startsWith('far from'))
+  const isFar = first !== null && 'content' in first && first.isFar
   return (
     <li>
       <Line style={{ justifyContent: 'space-between', alignItems: 'baseline' }}>
@@ -207,7 +207,7 @@ function OneTest({
             </Small>
           )}
           {first.notices.map((notice) => (
-            <Bar key={notice} $tone={notice.startsWith('far from') ? 'soon' : 'second'}>
+            <Bar key={notice} $tone={isFar ? 'soon' : 'second'}>
               {notice}
             </Bar>
           ))}

@@ -1,26 +1,16 @@
 import { useSearchParams } from 'react-router'
 import { NIGHT_HABITS } from '../../../../core/catalogue/microscope/night-habits.data.ts'
 import { conditionFacts, conditionName } from '../../../../core/diagnosis/condition-facts.ts'
-import { DARK_JAR_HOURS, type NightPlace } from '../../../../core/diagnosis/night-test.ts'
+import { DARK_JAR_HOURS } from '../../../../core/diagnosis/night-test.ts'
 import { followingOf } from '../../../../core/microscope/following.ts'
-import { momentBeside } from '../../../../core/time/words.ts'
-import { iso, MS_PER_HOUR } from '../../../../core/time/zone.ts'
 import { FurtherSteps } from '../FurtherSteps.tsx'
-import { useCaseKeeping } from '../useCaseKeeping.tsx'
-import { thisInstant, useNow } from '../../../frame/now.tsx'
-import { useHousehold } from '../../../journal/provider.tsx'
-import { Button, ButtonLink, PlainButton, PrimaryButton } from '../../../look/buttons.ts'
+import { Button, ButtonLink } from '../../../look/buttons.ts'
 import { HandbookLink } from '../../../look/HandbookLink.tsx'
 import { TwoParts } from '../../../look/page.ts'
 import { Bar, Heading, Line, Quiet, Small, Stack } from '../../../look/text.ts'
 import type { Case } from '../../../../core/diagnosis/cases.ts'
+import { JAR_WORDS, JarOfCase } from './JarOfCase.tsx'
 import type { MicroscopeSubject } from './useSubject.ts'
-
-const PLACES: Record<NightPlace, string> = {
-  water: 'brown evenly through the water: they are in the water at night',
-  sand: 'clear water over a brown bottom: they stay in the sand',
-  between: 'brown in both: part of them leaves, part stays',
-}
 
 /** Which kind it is about: asked by the address, else confirmed or thought of in the case. */
 function useCondition({ one }: MicroscopeSubject): [string | null, (id: string) => void] {
@@ -60,7 +50,7 @@ export function Following({ subject }: { subject: MicroscopeSubject }) {
             {following ? (
               <>
                 <p style={{ fontSize: 20, lineHeight: 1.35 }}>
-                  {jar === null ? `It ${following.habit.where}.` : `The jar was ${PLACES[jar]}.`}{' '}
+                  {jar === null ? `It ${following.habit.where}.` : `The jar was ${JAR_WORDS[jar]}.`}{' '}
                   {jar === null && following.habit.uv}
                 </p>
                 {following.fits === false && (
@@ -152,55 +142,5 @@ function DarkJar({ one, subject, isWanted }: { one: Case | null; subject: Micros
         </Small>
       </Stack>
     </section>
-  )
-}
-
-function JarOfCase({ one }: { one: Case }) {
-  const { settings } = useHousehold()
-  const now = useNow()
-  const { mark, busy, note } = useCaseKeeping(one)
-  const { nightTest } = one
-  const begin = () => void mark({ mark: 'night-test', lookAt: iso(thisInstant() + DARK_JAR_HOURS * MS_PER_HOUR) })
-  const isRunning = nightTest !== null && nightTest.place === null
-  return (
-    <Stack $gap={10}>
-      {isRunning && (
-        <p style={{ fontWeight: 700 }}>
-          In the dark since {momentBeside(nightTest.begunAt, now, settings.clock)};{' '}
-          {nightTest.lookAt <= now ? 'look now' : `look ${momentBeside(nightTest.lookAt, now, settings.clock)}`}.
-        </p>
-      )}
-      {nightTest?.place != null && <p style={{ fontWeight: 700 }}>It was {PLACES[nightTest.place]}.</p>}
-      {isRunning ? (
-        <Stack $gap={8}>
-          {(['water', 'sand', 'between'] as const).map((night) => (
-            <Button
-              key={night}
-              isDisabled={busy}
-              style={{ justifyContent: 'flex-start', textAlign: 'left' }}
-              onPress={() => void mark({ mark: 'night-test', night })}
-            >
-              {PLACES[night]}
-            </Button>
-          ))}
-          <PlainButton isDisabled={busy} onPress={() => void mark({ mark: 'night-test', night: 'given-up' })}>
-            the jar was not looked at
-          </PlainButton>
-        </Stack>
-      ) : (
-        <div>
-          {nightTest === null ? (
-            <PrimaryButton isDisabled={busy} onPress={begin}>
-              The jar is in the dark now
-            </PrimaryButton>
-          ) : (
-            <PlainButton isDisabled={busy} onPress={begin}>
-              another jar is in the dark now
-            </PlainButton>
-          )}
-        </div>
-      )}
-      {note}
-    </Stack>
   )
 }

@@ -1,4 +1,4 @@
-import { fireEvent, screen, waitFor, within } from '@testing-library/react'
+import { act, fireEvent, screen, waitFor, within } from '@testing-library/react'
 import type { Content } from '../../../../core/journal/entry.ts'
 import { bareTank } from '../../../../core/journal/testing.ts'
 import { sampleOf } from '../../../../scripts/testing/app.tsx'
@@ -148,6 +148,23 @@ describe('the tally', () => {
     expect(screen.getByText('Spot 1, field 1')).toBeInTheDocument()
     expect(screen.getByRole('row', { name: /today 27 %/ })).toBeInTheDocument()
     expect(button(/Keep a clip/)).toBeInTheDocument()
+  })
+  test('presses that come faster than the page is drawn are all counted; a screen reader’s press counts too', async () => {
+    await open('tally?case=k')
+    await screen.findByText('Spot 1, field 1')
+    act(() => {
+      for (const key of 'fjfjfjfjjj') window.dispatchEvent(new KeyboardEvent('keydown', { key, bubbles: true }))
+    })
+    expect(await screen.findByText('40 %')).toBeInTheDocument()
+    fireEvent.click(button(/^Diatom/))
+    expect(await screen.findByText('45 %')).toBeInTheDocument()
+  })
+  test('a division that is no number is said, and nothing is measured by it', async () => {
+    const { user } = await open('tally?case=k')
+    await user.type(await screen.findByLabelText('A division of the eyepiece'), 'ten')
+    expect(screen.getByText('what one division is worth, such as 2.5')).toBeInTheDocument()
+    press('f')
+    expect(button('Keep the tally with the case')).toBeDisabled()
   })
   test('keys that are typed into a field count nothing', async () => {
     const { user } = await open('tally?case=k')

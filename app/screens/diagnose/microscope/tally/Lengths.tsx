@@ -15,6 +15,7 @@ export function Lengths({
   scale,
   says: { medianUm, count, cell, more },
   problem,
+  scaleProblem,
   onText,
   onScale,
   subject,
@@ -23,6 +24,7 @@ export function Lengths({
   scale: string
   says: LengthsSay
   problem: string | null
+  scaleProblem: string | null
   onText: (text: string) => void
   onScale: (text: string) => void
   subject: MicroscopeSubject
@@ -51,6 +53,7 @@ export function Lengths({
               value={scale}
               onChange={onScale}
               hint="left empty: typed in µm"
+              problem={scaleProblem === null ? undefined : { message: scaleProblem }}
             />
           </div>
         </Line>

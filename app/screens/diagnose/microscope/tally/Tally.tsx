@@ -93,13 +93,13 @@ export function Tally({ subject }: { subject: MicroscopeSubject }) {
   const inSpot = presses.slice(presses.lastIndexOf('s') + 1)
   const press = useCallback(
     (one: Press) => {
-      change('presses', `${presses}${one}`)
+      change('presses', (before) => before + one)
       setKept(null)
       if ('vibrate' in navigator) navigator.vibrate(FELT[one])
     },
-    [change, presses],
+    [change],
   )
-  const takeBack = useCallback(() => change('presses', presses.slice(0, -1)), [change, presses])
+  const takeBack = useCallback(() => change('presses', (before) => before.slice(0, -1)), [change])
   useEffect(() => {
     const onKey = (event: KeyboardEvent) => {
       if (event.ctrlKey || event.metaKey || event.altKey || isTyping(event.target)) return
@@ -107,16 +107,18 @@ export function Tally({ subject }: { subject: MicroscopeSubject }) {
       if (meant && !event.repeat) {
         event.preventDefault()
         press(meant)
-      } else if (event.key === 'Backspace' && presses !== '') {
+      } else if (event.key === 'Backspace') {
         event.preventDefault()
         takeBack()
       }
     }
     window.addEventListener('keydown', onKey)
     return () => window.removeEventListener('keydown', onKey)
-  }, [press, takeBack, presses])
-  const umPerDivision = numberIn(values['scale'] ?? '') ?? 1
-  const { lengthsUm, problem } = readLengths(values['lengths'] ?? '', umPerDivision)
+  }, [press, takeBack])
+  const typedScale = values['scale'] ?? ''
+  const umPerDivision = typedScale === '' ? 1 : numberIn(typedScale)
+  const scaleProblem = umPerDivision === null || umPerDivision <= 0 ? 'what one division is worth, such as 2.5' : null
+  const { lengthsUm, problem } = readLengths(values['lengths'] ?? '', scaleProblem === null ? umPerDivision! : 1)
   const keep = async () => {
     const course = one && courseForCase(journal, one.id)
     const [entry] = entriesOf(journal, [
@@ -170,6 +172,10 @@ export function Tally({ subject }: { subject: MicroscopeSubject }) {
               type="button"
               $small={of === 'o'}
               // At the first touch, not at its end: counting is quick.
+              // A screen reader presses without a touch.
+              onClick={({ detail }) => {
+                if (detail === 0) press(of)
+              }}
               onPointerDown={(event) => {
                 if (event.pointerType !== 'mouse' || event.button === 0) press(of)
               }}
@@ -200,9 +206,10 @@ export function Tally({ subject }: { subject: MicroscopeSubject }) {
         </Line>
         <Lengths
           text={values['lengths'] ?? ''}
-          scale={values['scale'] ?? ''}
+          scale={typedScale}
           says={sayLengths(lengthsUm)}
           problem={problem}
+          scaleProblem={scaleProblem}
           onText={(text) => change('lengths', text)}
           onScale={(text) => change('scale', text)}
           subject={subject}
@@ -214,7 +221,7 @@ export function Tally({ subject }: { subject: MicroscopeSubject }) {
           <Result counted={now} />
           <Line style={{ paddingTop: 12 }}>
             <PrimaryButton
-              isDisabled={keeping.busy || spots.length === 0 || problem !== null}
+              isDisabled={keeping.busy || spots.length === 0 || problem !== null || scaleProblem !== null}
               onPress={() => void keep()}
             >
               Keep the tally{one ? ' with the case' : ''}
