@@ -7,7 +7,7 @@ import { atNine, rings, clock, big, expectBox, goOn, tickAll } from './support/a
 test('S1: an overnight box with a fish and a shrimp, checked, floated, scooped, released, eats by night', async ({
   page,
 }) => {
-  test.setTimeout(120_000)
+  test.setTimeout(240_000)
   await atNine(page)
   await beginHousehold(page)
   await log(page, 'quar sal 33')

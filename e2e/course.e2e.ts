@@ -32,8 +32,8 @@ test.use({ timezoneId: 'Europe/London' })
 test('a whole course of copper: started, ramped, held, broken, held again, moved, watched and finished', async ({
   page,
 }) => {
-  test.setTimeout(180_000)
-  page.setDefaultTimeout(8000)
+  test.setTimeout(240_000)
+  page.setDefaultTimeout(20_000)
   const at = wallOf(page)
   await page.clock.install({ time: Date.parse('2026-10-12T07:00:00+01:00') })
   await page.clock.resume()

@@ -65,7 +65,7 @@ const HOUSE: readonly Content[] = [
 ]
 
 async function open(page: Page) {
-  page.setDefaultTimeout(8000)
+  page.setDefaultTimeout(20_000)
   await page.clock.install({ time: ORIGIN })
   await page.clock.resume()
   await seedMine(page, HOUSE)
@@ -78,7 +78,7 @@ const ranked = (page: Page) => page.getByRole('region', { name: 'What it may be'
 const now = (page: Page) => page.getByRole('alert', { name: 'What to do now' })
 
 test('S6: a dusted tang, from the drawing to the case, fed by the log line, and on to its course', async ({ page }) => {
-  test.setTimeout(60_000)
+  test.setTimeout(240_000)
   await open(page)
   await page.getByLabel('Tank', { exact: true }).selectOption({ label: 'Quarantine' })
   await page.getByRole('button', { name: /A fish is ill/ }).click()

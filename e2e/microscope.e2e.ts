@@ -36,7 +36,7 @@ const HOUSE: readonly Content[] = [
 ]
 
 async function open(page: Page, path: string) {
-  page.setDefaultTimeout(8000)
+  page.setDefaultTimeout(20_000)
   await page.clock.install({ time: ORIGIN })
   await page.clock.resume()
   await seedMine(page, HOUSE)
@@ -45,7 +45,7 @@ async function open(page: Page, path: string) {
 const next = (page: Page) => page.getByRole('button', { name: 'Done: next' })
 
 test('S16: from the sample to the kind, the tally and the plan', async ({ page }) => {
-  test.setTimeout(90_000)
+  test.setTimeout(240_000)
   await open(page, '/diagnose/strings')
   await page.getByRole('link', { name: 'Microscope' }).click()
   await expect(page.getByRole('note')).toContainText('Gloves and goggles')

@@ -90,7 +90,7 @@ for (const [device, viewport] of [
     test(`axe finds nothing on the ${device}, part ${part + 1}; no error is written, nothing scrolls sideways on the phone`, async ({
       page,
     }) => {
-      test.setTimeout(150_000)
+      test.setTimeout(240_000)
       await page.setViewportSize(viewport)
       const said = listening(page)
       await page.goto('/')

@@ -105,7 +105,7 @@ for (const [device, viewport] of [
 ] as const)
   // In paper at the desk, at night on the phone.
   test(`axe finds nothing on the plan, the run and the release, ${device}`, async ({ page }) => {
-    test.setTimeout(90_000)
+    test.setTimeout(240_000)
     await page.setViewportSize(viewport)
     const clean = async (what: string, within = 'main') => {
       expect(await axe(page, within, [device === 'desk' ? 'paper' : 'night']), what).toEqual([])

@@ -53,7 +53,7 @@ const HOUSE: readonly Content[] = [
 ]
 
 async function open(page: Page, contents: readonly Content[], hours: number) {
-  page.setDefaultTimeout(8000)
+  page.setDefaultTimeout(20_000)
   await page.clock.install({ time: ORIGIN + hours * HOUR })
   await page.clock.resume()
   await seedMine(page, contents)
@@ -62,7 +62,7 @@ async function open(page: Page, contents: readonly Content[], hours: number) {
 test('a damselfish with red sores: the schools compared, the uronema school started, its bath and first doses done with their cautions', async ({
   page,
 }) => {
-  test.setTimeout(120_000)
+  test.setTimeout(240_000)
   await open(page, HOUSE, 0)
   await page.goto('/courses/compare?tank=q')
   await expect(logLine(page)).toBeVisible()
@@ -112,7 +112,7 @@ test('a damselfish with red sores: the schools compared, the uronema school star
 test('two dewormings while copper runs: the warnings before it starts and at each dose, the second a week on, one that came too late', async ({
   page,
 }) => {
-  test.setTimeout(120_000)
+  test.setTimeout(240_000)
   const copper: Content[] = [
     product('copper', 'cu-chelated', { kind: 'solution', mgPerMl: 10 }),
     {

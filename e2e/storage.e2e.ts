@@ -8,7 +8,7 @@ import { PORT } from './support/place.ts'
 
 test('an entry shown as kept is there after the browser is killed right away', async () => {
   // Four browsers are started one after the other.
-  test.setTimeout(120_000)
+  test.setTimeout(240_000)
   const profile = mkdtempSync(join(tmpdir(), 'brinvo-profile-'))
   try {
     for (const round of [1, 2, 3]) {

@@ -48,8 +48,8 @@ const clockOf =
 test('the hybrid: started on one page, a bath on the wrong day and a move eleven hours late, each explained with what follows', async ({
   page,
 }) => {
-  test.setTimeout(120_000)
-  page.setDefaultTimeout(8000)
+  test.setTimeout(240_000)
+  page.setDefaultTimeout(20_000)
   const go = clockOf(page)
   await page.clock.install({ time: ORIGIN })
   await page.clock.resume()
@@ -127,8 +127,8 @@ test('the hybrid: started on one page, a bath on the wrong day and a move eleven
 test('peroxide on patches: two treated and one left alone, scored over a week, finished on its evidence', async ({
   page,
 }) => {
-  test.setTimeout(120_000)
-  page.setDefaultTimeout(8000)
+  test.setTimeout(240_000)
+  page.setDefaultTimeout(20_000)
   const go = clockOf(page)
   await page.clock.install({ time: ORIGIN })
   await page.clock.resume()

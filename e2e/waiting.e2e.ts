@@ -46,7 +46,7 @@ const HOUSE: readonly Content[] = [
 ]
 
 async function open(page: Page, contents: readonly Content[], days: number) {
-  page.setDefaultTimeout(8000)
+  page.setDefaultTimeout(20_000)
   await page.clock.install({ time: ORIGIN + days * DAY })
   await page.clock.resume()
   await seedMine(page, contents)
@@ -55,7 +55,7 @@ async function open(page: Page, contents: readonly Content[], days: number) {
 test('S5: low salinity, down by the litres of each swap, read twice a day, and up again in small steps', async ({
   page,
 }) => {
-  test.setTimeout(60_000)
+  test.setTimeout(240_000)
   const start: Content = {
     kind: 'course-start',
     ...at(0),
@@ -84,7 +84,7 @@ test('S5: low salinity, down by the litres of each swap, read twice a day, and u
 })
 
 test('S5, after thirty days held low: it comes up with salt water, a little at a time', async ({ page }) => {
-  test.setTimeout(60_000)
+  test.setTimeout(240_000)
   const held = Array.from({ length: 64 }, (_, i) => read(1 + i / 2, 'quar', 'salinity', 11.6))
   await open(
     page,
@@ -113,7 +113,7 @@ test('S5, after thirty days held low: it comes up with salt water, a little at a
 test('S8: a display without fish: the slider, what a wet net costs before it is logged, and the restocking', async ({
   page,
 }) => {
-  test.setTimeout(60_000)
+  test.setTimeout(240_000)
   await open(
     page,
     [
@@ -155,7 +155,7 @@ test.describe('on the phone', () => {
   test('S9: corals from the ledger into quarantine, a pest found, dipped and counted host by host, alkalinity mended', async ({
     page,
   }) => {
-    test.setTimeout(120_000)
+    test.setTimeout(240_000)
     const coral = (animalId: string, species: string, group: string): Content => ({
       kind: 'arrival',
       ...at(-0.1),
