@@ -94,10 +94,13 @@ export function WaterChart({
     () => sayTrend(series.points, series.parameter, tank, settings, now),
     [series, tank, settings, now],
   )
+  const forecast = useMemo(
+    () => forecastOf(series.points, trend.fit, now, (until - now) / MS_PER_DAY),
+    [series.points, trend.fit, now, until],
+  )
   const say = (value: number) => quantityText(parameterValue(series.parameter.id, value, settings.units))
   const last = points.at(-1)!
   const pointed = hoverAt === null ? null : points[byTime.center(points, hoverAt)]!
-  const share = (at: number) => `calc(${LEFT}px + (100% - ${LEFT + RIGHT}px) * ${(at - since) / (until - since)})`
   return (
     <Box>
       <Name>
@@ -115,15 +118,9 @@ export function WaterChart({
           onHover(since + Math.max(0, Math.min(1, along)) * (until - since))
         }}
       >
-        <Drawn
-          {...props}
-          points={points}
-          forecast={forecastOf(series.points, trend.fit, now, (until - now) / MS_PER_DAY)}
-        />
-        {events.map(({ at, kind }, i) => (
-          <Flag key={i} $kind={kind} style={{ left: share(at) }} />
-        ))}
-        {pointed && <Hair style={{ left: share(pointed.at) }} />}
+        <Drawn {...props} points={points} forecast={forecast} />
+        <Flags events={events} since={since} until={until} />
+        {pointed && <Hair style={{ left: placeOf(pointed.at, since, until) }} />}
       </Plot>
       <figcaption>
         <Small>{trend.words}</Small>
@@ -131,6 +128,15 @@ export function WaterChart({
     </Box>
   )
 }
+
+/** Where an instant lies across a plot, as a CSS length. */
+const placeOf = (at: number, since: number, until: number): string =>
+  `calc(${LEFT}px + (100% - ${LEFT + RIGHT}px) * ${(at - since) / (until - since)})`
+
+/** What was done to the water, as flags on the axis: drawn once, however the pointer moves. */
+const Flags = memo(function Flags({ events, since, until }: Pick<ChartProps, 'events' | 'since' | 'until'>) {
+  return events.map(({ at, kind }, i) => <Flag key={i} $kind={kind} style={{ left: placeOf(at, since, until) }} />)
+})
 
 interface Row {
   at: number
