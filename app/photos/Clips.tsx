@@ -8,15 +8,8 @@ import { clipsOf } from '../journal/opened.ts'
 import { useHousehold } from '../journal/provider.tsx'
 import { Button } from '../look/buttons.ts'
 import { Bar, Small, Stack } from '../look/text.ts'
-import { StorageRefusal } from '../storage/refusal.ts'
+import { HiddenInput } from './HiddenInput.ts'
 import { keepClip } from './keeping.ts'
-
-const Hidden = styled.input`
-  position: absolute;
-  opacity: 0;
-  width: 1px;
-  height: 1px;
-`
 
 const Player = styled.video`
   display: block;
@@ -25,7 +18,7 @@ const Player = styled.video`
   border: 1px solid var(--strong-rule);
 `
 
-/** Takes a short film with the camera, or from a file, and keeps it beside an entry on this device. */
+/** Takes a short film, of now or one that the camera took before, and keeps it beside an entry on this device. */
 export function TakeClip({ what, about, tankId }: { what: string; about: string; tankId: string }) {
   const household = useHousehold()
   const chooser = useRef<HTMLInputElement>(null)
@@ -39,7 +32,7 @@ export function TakeClip({ what, about, tankId }: { what: string; about: string;
     try {
       await keepClip(household, file, { about, tankId })
     } catch (error) {
-      setProblem(error instanceof StorageRefusal || error instanceof Error ? error.message : String(error))
+      setProblem((error as Error).message)
     } finally {
       input.value = ''
       setBusy(false)
@@ -48,11 +41,10 @@ export function TakeClip({ what, about, tankId }: { what: string; about: string;
   return (
     <Stack $gap={8}>
       <div>
-        <Hidden
+        <HiddenInput
           ref={chooser}
           type="file"
           accept="video/*"
-          capture="environment"
           tabIndex={-1}
           aria-label={`Clip of ${what}`}
           onChange={(event) => void take(event.target)}

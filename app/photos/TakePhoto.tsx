@@ -1,16 +1,9 @@
 import { Camera, ImagePlus } from 'lucide-react'
 import { useRef, useState } from 'react'
-import { styled } from 'styled-components'
 import { Button } from '../look/buttons.ts'
 import { Bar, Line, Stack } from '../look/text.ts'
+import { HiddenInput } from './HiddenInput.ts'
 import { scaleDown, type ScaledPhoto } from './scale.ts'
-
-const Hidden = styled.input`
-  position: absolute;
-  opacity: 0;
-  width: 1px;
-  height: 1px;
-`
 
 /** A picture taken with the camera, or chosen; scaled down before it is handed on. */
 export function TakePhoto({ what, onTaken }: { what: string; onTaken: (photo: ScaledPhoto) => void }) {
@@ -35,7 +28,7 @@ export function TakePhoto({ what, onTaken }: { what: string; onTaken: (photo: Sc
   return (
     <Stack $gap={8}>
       <Line>
-        <Hidden
+        <HiddenInput
           ref={camera}
           type="file"
           accept="image/*"
@@ -44,7 +37,7 @@ export function TakePhoto({ what, onTaken }: { what: string; onTaken: (photo: Sc
           tabIndex={-1}
           onChange={onChange}
         />
-        <Hidden
+        <HiddenInput
           ref={chooser}
           type="file"
           accept="image/*"

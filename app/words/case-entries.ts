@@ -1,5 +1,5 @@
 import type { Content, ContentOf } from '../../core/journal/entry.ts'
-import { plural } from '../../core/words/numbers.ts'
+import { percentText, plural } from '../../core/words/numbers.ts'
 import { plain, strong, type Mark } from './marks.ts'
 
 type CaseContent = Extract<Content, { kind: 'case-start' | 'case-mark' | 'case-end' | 'tally' }>
@@ -73,7 +73,7 @@ export function caseMarks(content: CaseContent): Mark[] {
       const [diatoms, dinos] = [sum('diatoms'), sum('dinos')]
       return [
         plain('tally, diatoms '),
-        strong(diatoms + dinos === 0 ? 'none counted' : `${Math.round((100 * diatoms) / (diatoms + dinos))} %`),
+        strong(diatoms + dinos === 0 ? 'none counted' : percentText(diatoms / (diatoms + dinos))),
         plain(diatoms + dinos === 0 ? '' : ` of ${diatoms + dinos} cells`),
       ]
     }

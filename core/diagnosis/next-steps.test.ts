@@ -23,7 +23,11 @@ test('a disease leads to the schools and add-ons that treat it, in water of its 
 
 test('an outbreak leads to its two plans: one that is run as a course, the other in the handbook', () => {
   expect(nextSteps('freshwater-algae', conditionFacts('black-beard-algae')!)).toEqual([
-    { plan: 'peroxide-emersed', label: 'peroxide on what the water has left' },
+    {
+      plan: 'peroxide-emersed',
+      label: 'peroxide on what the water has left',
+      caution: expect.stringMatching(/\w/) as string,
+    },
     { definition: 'peroxide-spot', label: expect.stringMatching(/^[A-Z]/) as string },
   ])
   expect(nextSteps('coral-and-pests', conditionFacts('zoa-nudi')!)[0]).toMatchObject({ definition: 'coral-dip-cycle' })

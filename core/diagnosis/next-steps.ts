@@ -2,6 +2,7 @@ import { definitionById } from '../catalogue/courses/definitions.ts'
 import { DEFINITIONS } from '../catalogue/courses/all-definitions.ts'
 import { SCHOOL_LABELS } from '../catalogue/courses/coverage.data.ts'
 import { PLAN_NAMES } from '../catalogue/diagnosis/plan-names.data.ts'
+import { PLANS } from '../catalogue/handbook/plans.data.ts'
 import { ACTIONS } from '../catalogue/handbook/actions.data.ts'
 import { ingredientById, INGREDIENTS } from '../catalogue/ingredient.ts'
 import type { CaseTable } from '../catalogue/diagnosis/diagnosis.types.ts'
@@ -15,6 +16,8 @@ export interface NextStep {
   /** A plan that stands in the handbook, with its steps. */
   plan?: string
   label: string
+  /** The plan's own caution, said before it is opened. */
+  caution?: string
 }
 
 /** Ids of treatments that are neither an action nor a product. */
@@ -53,9 +56,9 @@ export function nextSteps(table: CaseTable, { id, plans }: ConditionFacts): Next
   }
   return plans.map((plan): NextStep => {
     const definition = DEFINITIONS.find((one) => one.id === plan)
-    return definition
-      ? { definition: plan, label: capital(definition.name) }
-      : { plan, label: PLAN_NAMES[plan] ?? plan.replaceAll('-', ' ') }
+    if (definition) return { definition: plan, label: capital(definition.name) }
+    const caution = PLANS.rows.find(({ id }) => id === plan)?.caution
+    return { plan, label: PLAN_NAMES[plan] ?? plan.replaceAll('-', ' '), ...(caution != null && { caution }) }
   })
 }
 

@@ -1,4 +1,3 @@
-import type { ContentOf } from '../journal/entry.ts'
 import type { Line } from '../journal/journal.ts'
 import { MS_PER_HOUR } from '../time/zone.ts'
 
@@ -36,9 +35,3 @@ export function nightTestOf(lines: readonly Line[]): NightTest | null {
   }
   return last
 }
-
-/** What stands in a case mark where the jar is put away, and where it is looked at. */
-export const nightTestBegins = (lookAt: string): Pick<ContentOf<'case-mark'>, 'mark' | 'lookAt'> => ({
-  mark: 'night-test',
-  lookAt,
-})

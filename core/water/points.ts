@@ -2,10 +2,13 @@ import { trendFit } from '../evidence/trend.ts'
 import type { TrendFit } from '../evidence/evidence.schema.ts'
 import type { Journal } from '../journal/journal.ts'
 import { readingsOf } from '../readings/latest.ts'
+import { raisedBy } from '../readings/raises.ts'
 import { iso, MS_PER_DAY } from '../time/zone.ts'
 
 /** A test is repeated within that time; what comes later is another test (EA). */
 const REPEAT_MS = 45 * 60_000
+/** The first of two repeats that are typed together is kept as done a minute before the second: both count. */
+export const REPEAT_GAP_MS = 60_000
 /** More values than that within the time are a meter's, no repeats (EA). */
 const MOST_REPEATS = 4
 /** Half of a kit's error is the kit's own: no repeating takes it away (EA). */
@@ -49,8 +52,16 @@ const NEIGHBOUR_DAYS = 30
 /** Tests that are judged together at most: pairs grow with the square. */
 const MOST_TOGETHER = 60
 
+/** When something was dosed that raises a parameter: a level that is led is judged by no line (EA). */
+const raisedAt = (journal: Journal, tankId: string, parameter: string): number[] =>
+  journal
+    .about(`water:${tankId}`)
+    .flatMap(({ at, struck, content }) =>
+      !struck && content.kind === 'dose' && raisedBy(content.ingredient, parameter, 1) > 0 ? [at] : [],
+    )
+
 /** The places of tests that do not fit the line through the ones of the same weeks. */
-function suspectsAmong(points: readonly Plain[]): Set<number> {
+function suspectsAmong(points: readonly Plain[], doses: readonly number[]): Set<number> {
   const found = new Set<number>()
   let from = 0
   while (from < points.length) {
@@ -61,17 +72,40 @@ function suspectsAmong(points: readonly Plain[]): Set<number> {
       points[to]!.at - points[from]!.at <= NEIGHBOUR_DAYS * MS_PER_DAY
     )
       to++
+    const [first, last] = [points[from]!.at, points[to - 1]!.at]
+    const isLed = doses.some((at) => at >= first && at <= last)
     const fit = trendFit({
       readings: points
         .slice(from, to)
         .map(({ at, value, halfWidth }) => ({ at: iso(at), value, sd: halfWidth * TO_SD })),
       now: iso(points[to - 1]!.at),
     })
-    if (fit.ok) for (const place of fit.value.suspects) found.add(from + place)
+    if (fit.ok && !isLed) for (const place of fit.value.suspects) found.add(from + place)
     from = to
   }
   return found
 }
+
+/** All tests of a parameter in a tank: kept until its readings change, whatever part of them is asked for. */
+const allTests = (journal: Journal, tankId: string, parameter: string): readonly TestPoint[] =>
+  journal.derive(`tests:${tankId}:${parameter}`, [`readings:${tankId}:${parameter}`, `water:${tankId}`], () => {
+    const plain = readingsOf(journal, tankId, parameter).flatMap(({ at, content: { result, uncertainty = 0 } }) =>
+      result.kind === 'value' ? [{ at, value: result.value, halfWidth: uncertainty }] : [],
+    )
+    const groups: Plain[][] = []
+    for (const one of plain) {
+      const group = groups.at(-1)
+      if (group && one.at - group[0]!.at <= REPEAT_MS) group.push(one)
+      else groups.push([one])
+    }
+    const tests = groups.flatMap((group) =>
+      group.length > MOST_REPEATS
+        ? group.map((one) => ({ ...one, count: 1 }))
+        : [{ ...meanOfRepeats(group), count: group.length }],
+    )
+    const suspects = suspectsAmong(tests, raisedAt(journal, tankId, parameter))
+    return tests.map((test, i) => ({ ...test, isSuspect: suspects.has(i) && test.count === 1 }))
+  })
 
 /**
  * The tests of a parameter in a tank over some time, repeats taken together, suspects marked.
@@ -80,30 +114,13 @@ function suspectsAmong(points: readonly Plain[]): Set<number> {
  * @example
  * testPoints(journal, 'hall', 'alk-kh', 0, Date.now()).at(-1)?.value
  */
-export function testPoints(
+export const testPoints = (
   journal: Journal,
   tankId: string,
   parameter: string,
   from: number,
   until: number,
-): TestPoint[] {
-  const plain = readingsOf(journal, tankId, parameter).flatMap(({ at, content: { result, uncertainty = 0 } }) =>
-    at >= from && at <= until && result.kind === 'value' ? [{ at, value: result.value, halfWidth: uncertainty }] : [],
-  )
-  const groups: Plain[][] = []
-  for (const one of plain) {
-    const group = groups.at(-1)
-    if (group && one.at - group[0]!.at <= REPEAT_MS) group.push(one)
-    else groups.push([one])
-  }
-  const tests = groups.flatMap((group) =>
-    group.length > MOST_REPEATS
-      ? group.map((one) => ({ ...one, count: 1 }))
-      : [{ ...meanOfRepeats(group), count: group.length }],
-  )
-  const suspects = suspectsAmong(tests)
-  return tests.map((test, i) => ({ ...test, isSuspect: suspects.has(i) && test.count === 1 }))
-}
+): TestPoint[] => allTests(journal, tankId, parameter).filter(({ at }) => at >= from && at <= until)
 
 /** Days that a trend looks back over (EA), and tests at most. */
 export const TREND_DAYS = 30

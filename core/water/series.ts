@@ -1,4 +1,5 @@
-import { PARAMETERS, type Parameter } from '../catalogue/parameter.ts'
+import { type Parameter } from '../catalogue/parameter.ts'
+import { PARAMETERS_AS_ASKED } from '../catalogue/parameters-as-asked.ts'
 import type { Tank } from '../household/tanks.ts'
 import type { Journal } from '../journal/journal.ts'
 import { iso } from '../time/zone.ts'
@@ -10,9 +11,9 @@ export interface ChartSeries {
   points: readonly TestPoint[]
 }
 
-/** Every parameter that was tested in a tank over some time, in the catalogue's order. @param from ms @param until ms */
+/** Every parameter that was tested in a tank over some time, in the order in which they are asked for. @param from ms @param until ms */
 export const seriesOf = (journal: Journal, tankId: string, from: number, until: number): ChartSeries[] =>
-  PARAMETERS.flatMap((parameter) => {
+  PARAMETERS_AS_ASKED.flatMap((parameter) => {
     const points = testPoints(journal, tankId, parameter.id, from, until)
     return points.length === 0 ? [] : [{ parameter, points }]
   })

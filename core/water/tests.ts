@@ -1,4 +1,5 @@
-import { bandFor, PARAMETERS, type Parameter } from '../catalogue/parameter.ts'
+import { bandFor, type Parameter } from '../catalogue/parameter.ts'
+import { PARAMETERS_AS_ASKED } from '../catalogue/parameters-as-asked.ts'
 import { QUARANTINE_TEST_EVERY_DAYS, TEST_EVERY_DAYS } from '../catalogue/test-intervals.data.ts'
 import { coursesOf } from '../courses/course.ts'
 import { coursePlan } from '../courses/plan.ts'
@@ -6,7 +7,6 @@ import { kitFor, type Kit, type Tank } from '../household/tanks.ts'
 import type { Settings } from '../household/settings.ts'
 import type { Journal } from '../journal/journal.ts'
 import { lastValue, readingsOf, type ValueReading } from '../readings/latest.ts'
-import { MS_PER_DAY } from '../time/zone.ts'
 
 /** Where a value lies against a band. */
 export type BandState = 'low' | 'in' | 'high' | 'no-band'
@@ -35,7 +35,7 @@ export interface TankTest {
  * quarantine.
  */
 export const testedIn = (journal: Journal, tank: Tank): Parameter[] =>
-  PARAMETERS.filter(
+  PARAMETERS_AS_ASKED.filter(
     (parameter) =>
       bandFor(parameter, tank.profile) !== null ||
       (parameter.id === 'copper' && tank.role === 'quarantine') ||
@@ -63,7 +63,7 @@ function askedByCourses(journal: Journal, tankId: string, settings: Settings, no
 }
 
 /**
- * What is tested in a tank, in the catalogue's order, with what is due: what a course asks for, and what was tested there before and not for
+ * What is tested in a tank, in the order in which they are asked for, with what is due: what a course asks for, and what was tested there before and not for
  * its days. A test that was never done there is offered, not asked for.
  * @param now ms
  */
@@ -96,6 +96,3 @@ export function testsOf(journal: Journal, tank: Tank, settings: Settings, now: n
 /** Tests that are due come first, the late before the others; then as the catalogue has them. */
 export const dueFirst = (a: TankTest, b: TankTest): number =>
   Number(b.due !== null) - Number(a.due !== null) || Number(b.due?.isLate ?? false) - Number(a.due?.isLate ?? false)
-
-/** Days since a reading, for “tested 12 days ago”. */
-export const daysSince = (at: number, now: number): number => Math.floor((now - at) / MS_PER_DAY)

@@ -6,13 +6,15 @@ import { median } from '../numbers/median.ts'
 import { dayBeside } from '../time/words.ts'
 import { MS_PER_DAY } from '../time/zone.ts'
 import { figures } from '../words/numbers.ts'
-import { parameterValue, quantityText } from '../words/quantities.ts'
+import { parameterDifference, parameterValue, quantityText } from '../words/quantities.ts'
 import { TREND_DAYS, trendOf, type TestPoint } from './points.ts'
 
 /** A difference is real when it beats 1.4 of a kit's errors: outbreaks.md 7, `reading`. */
 const REAL_ERRORS = 1.4
 /** Forecasts further ahead than that nobody believes (EA). */
-export const FORECAST_DAYS = 60
+const FORECAST_DAYS = 60
+/** How far a chart draws ahead, as a share of the time it shows (EA). */
+export const AHEAD_SHARE = 0.15
 
 /** What the last weeks of a parameter say. */
 export interface TrendSaid {
@@ -23,20 +25,11 @@ export interface TrendSaid {
   leaves: { at: number; value: number } | null
 }
 
-/** The change of a day in the household's unit: a temperature's degree of Fahrenheit is smaller, an offset does not count. */
-function perDayText(parameter: Parameter, slope: number, { units }: Settings): string {
-  const base = Math.max(parameter.plausible[0], 0)
-  const shown = (value: number) => parameterValue(parameter.id, value, units)
-  // A slope is the difference of two values: units with an offset, such as °F, and curved ones are right by it.
-  const middle = (parameter.plausible[0] + parameter.plausible[1]) / 2
-  const { unit } = shown(base)
-  const scale =
-    unit === '°F' ? 1.8 : unit === 'meq/L' ? 1 / 2.8 : unit === 'ppm' && parameter.id === 'alk-kh' ? 50.04 / 2.8 : 1
-  if (unit === 'SG') {
-    const [low, high] = [middle, middle + 1].map((psu) => Number(shown(psu).value))
-    return `${figures(Math.abs(slope) * (high! - low!), 1)} SG`
-  }
-  return `${figures(Math.abs(slope) * scale, 2)}${unit === '' ? '' : ` ${unit}`}`
+/** The change of a day in the household's unit. */
+function perDayText(parameter: Parameter, fit: TrendFit, { units }: Settings): string {
+  const change = parameterDifference(parameter.id, fit.valueNow, Math.abs(fit.slopePerDay), units)
+  const { unit } = parameterValue(parameter.id, fit.valueNow, units)
+  return quantityText({ value: figures(change, 2), unit })
 }
 
 /**
@@ -69,10 +62,15 @@ export function sayTrend(
   const days = (last.at - since[0]!.at) / MS_PER_DAY
   const error = last.halfWidth > 0 ? last.halfWidth : typicalUncertainty(parameter, last.value)
   if (Math.abs(fit.slopePerDay) * days <= REAL_ERRORS * error) {
-    const level = median(since.map(({ value }) => value))
+    const values = since.map(({ value }) => value)
+    const level = median(values)
+    // A dip and back again is no trend, and no steady level either.
+    const swings = values.some((value) => Math.abs(value - level) > REAL_ERRORS * error)
     return {
       fit: { ...fit, slopePerDay: 0, valueNow: level, reach: [] },
-      words: `Steady near ${say(level)} over ${Math.round(days)} days, within what the kit can tell.`,
+      words: swings
+        ? `No trend over ${Math.round(days)} days, and not steady: between ${say(Math.min(...values))} and ${say(Math.max(...values))}.`
+        : `Steady near ${say(level)} over ${Math.round(days)} days, within what the kit can tell.`,
       leaves: null,
     }
   }
@@ -80,7 +78,7 @@ export function sayTrend(
     .flatMap(({ target, at }) => (at === null ? [] : [{ at: Date.parse(at), value: target }]))
     .filter(({ at }) => at <= now + FORECAST_DAYS * MS_PER_DAY)
     .sort((a, b) => a.at - b.at)[0]
-  const pace = `${fit.slopePerDay < 0 ? 'Falling' : 'Rising'} ${perDayText(parameter, fit.slopePerDay, settings)} a day`
+  const pace = `${fit.slopePerDay < 0 ? 'Falling' : 'Rising'} ${perDayText(parameter, fit, settings)} a day`
   const where = next ? `; at this pace ${say(next.value)} about ${dayBeside(clock.dayOf(next.at), today)}` : ''
   return { fit, words: `${pace}${where}.`, leaves: next ?? null }
 }

@@ -20,3 +20,15 @@ export const waterEvents = (journal: Journal, tankId: string, from: number, unti
       return [{ at, kind: 'course', words: courseById(journal, content.courseId)?.definition.name ?? 'a course' }]
     return []
   })
+
+/** Flags that a time axis has room for, a kind. */
+const MOST_FLAGS = 60
+
+/** Fewer events for an axis that cannot show them all: the first of each kind in each stretch of it. @param from ms @param until ms */
+export function thinnedEvents(events: readonly WaterEvent[], from: number, until: number): WaterEvent[] {
+  const seen = new Set<string>()
+  return events.filter(({ at, kind }) => {
+    const place = `${kind} ${Math.floor((MOST_FLAGS * (at - from)) / (until - from))}`
+    return !seen.has(place) && seen.add(place)
+  })
+}

@@ -10,7 +10,7 @@ import { MOST_DRAWN, meanOfRepeats, testPoints, thinned, trendOf, type TestPoint
 import { chartCsv, seriesOf } from './series.ts'
 import { bandState, dueFirst, testedIn, testsOf } from './tests.ts'
 import { forecastOf, sayTrend } from './trend-words.ts'
-import { waterEvents } from './water-events.ts'
+import { thinnedEvents, waterEvents } from './water-events.ts'
 
 const START = Date.parse('2026-06-01T12:00:00Z')
 const ms = (day: number) => START + day * MS_PER_DAY
@@ -91,6 +91,18 @@ describe('suspects', () => {
     const twice = points(...week, reading(7, 'alk-kh', 11, 0.1), reading(7.01, 'alk-kh', 11.1, 0.1))
     expect(twice.some(({ isSuspect }) => isSuspect)).toBe(false)
   })
+  test('a level that is led by doses is judged by no line', () => {
+    const dose: Content = {
+      kind: 'dose',
+      ...at(6.5),
+      tankId: 'hall',
+      ingredient: 'sodium-bicarbonate',
+      amount: 20,
+      unit: 'g',
+      massMg: 20_000,
+    }
+    expect(points(...week, dose, reading(7, 'alk-kh', 11, 0.1)).some(({ isSuspect }) => isSuspect)).toBe(false)
+  })
   test('months that wander are judged month by month', () => {
     const year = Array.from({ length: 120 }, (_, i) => reading(3 * i, 'alk-kh', 8 + 0.8 * Math.sin(i / 20), 0.3))
     expect(points(...year).some(({ isSuspect }) => isSuspect)).toBe(false)
@@ -109,6 +121,10 @@ describe('a trend in words', () => {
     const said = say(...[0, 10, 20].map((day) => reading(day, 'alk-kh', 8.5 - 0.01 * day, 0.5)))
     expect(said.words).toBe('Steady near 8.4 dKH over 20 days, within what the kit can tell.')
     expect(forecastOf([], said.fit, ms(20), 10).map(({ value }) => value)).toEqual([8.4, 8.4, 8.4])
+  })
+  test('a dip and back again is said as neither a trend nor steady', () => {
+    const said = say(...[8, 7.6, 8.1, 7.2, 7.9, 8.2, 7.7].map((value, i) => reading(3 * i, 'alk-kh', value, 0.4)))
+    expect(said.words).toBe('No trend over 18 days, and not steady: between 7.2 dKH and 8.2 dKH.')
   })
   test('few tests tell none; without any nothing is said of a value', () => {
     expect(say(reading(18, 'alk-kh', 8)).words).toMatch(/8\.0 dKH .*fewer than three tests in 30 days tell no trend/)
@@ -248,8 +264,8 @@ test('a chart as CSV: a line a test, quoted where it must be', () => {
   const lines = chartCsv(hall(journal), seriesOf(journal, 'hall', 0, ms(9))).split('\r\n')
   expect(lines).toEqual([
     'time,tank,parameter,value,unit,plus_minus,readings,suspect',
-    '2026-06-01T12:00:00.000Z,"Hall, the reef",alkalinity,8.2,dKH,0.5,1,no',
     '2026-06-02T12:00:00.000Z,"Hall, the reef",nitrate,12,mg/L,,1,no',
+    '2026-06-01T12:00:00.000Z,"Hall, the reef",alkalinity,8.2,dKH,0.5,1,no',
     '',
   ])
 })
@@ -260,6 +276,14 @@ test('what was done to the water stands on the time axis', () => {
     { kind: 'dose', ...at(2), tankId: 'hall', ingredient: 'sodium-bicarbonate', amount: 10, unit: 'g' },
     { kind: 'water-change', ...at(30), tankId: 'hall', litres: 20 },
   )
+  const many = Array.from({ length: 500 }, (_, i) => ({
+    at: ms(i / 5),
+    kind: 'change' as const,
+    words: 'water change',
+  }))
+  const drawn = thinnedEvents(many, ms(0), ms(100))
+  expect(drawn).toHaveLength(60)
+  expect(drawn[0]).toBe(many[0])
   expect(waterEvents(journal, 'hall', ms(0), ms(10)).map(({ kind, words }) => [kind, words])).toEqual([
     ['change', 'water change'],
     ['dose', expect.stringMatching(/bicarbonate/)],

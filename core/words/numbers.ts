@@ -12,6 +12,12 @@ export function figures(value: number, digits = 3): string {
   return text.includes('.') ? text.replace(/\.?0+$/, '') : text
 }
 
+/** A share as a whole percentage: "38 %". */
+export const percentText = (share: number): string => `${Math.round(100 * share)} %`
+
+/** Two shares as whole percentages without their sign: "31–46". */
+export const percentSpan = (low: number, high: number): string => `${Math.round(100 * low)}–${Math.round(100 * high)}`
+
 /** "1 fish", "9 fish", "2 moves". */
 export const plural = (count: number, one: string, many = `${one}s`): string => `${count} ${count === 1 ? one : many}`
 

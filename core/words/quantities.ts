@@ -71,18 +71,30 @@ export function readingResult(
   }
 }
 
-/** An uncertainty beside a value: a width, so an offset of the unit does not count. */
-export function parameterWidth(parameterId: string, value: number, width: number, units: UnitHabits): string {
-  const parameter = parameterById(parameterId)
-  if (!parameter) return figures(width, 2)
-  if (parameter.id === 'temp' && units.temperature === 'F') return fixed(width * 1.8, 1)
-  if (parameter.id === 'salinity' && units.salinity === 'sg') {
-    const [low, high] = [Math.max(0, value - width), value + width].map((psu) =>
+/**
+ * A difference of two values of a parameter in the household's unit: a width, so an offset of the unit does not count.
+ * @param value near which it lies: specific gravity is no straight line
+ */
+export function parameterDifference(parameterId: string, value: number, difference: number, units: UnitHabits): number {
+  if (parameterId === 'temp' && units.temperature === 'F') return difference * 1.8
+  if (parameterId === 'salinity' && units.salinity === 'sg') {
+    const [low, high] = [Math.max(0, value - difference), value + difference].map((psu) =>
       convertSalinity({ value: psu, unit: 'psu' }),
     )
-    if (low?.ok && high?.ok) return fixed((high.value.sg - low.value.sg) / 2, 4)
+    if (low?.ok && high?.ok) return (high.value.sg - low.value.sg) / 2
   }
-  if (parameter.id === 'alk-kh' && units.alkalinity === 'meq') return fixed(width / DKH_PER_MEQ, 2)
-  if (parameter.id === 'alk-kh' && units.alkalinity === 'ppm') return fixed((width / DKH_PER_MEQ) * CACO3_MG_PER_MEQ, 0)
-  return figures(width, 2)
+  if (parameterId === 'alk-kh' && units.alkalinity !== 'dKH') {
+    const meq = difference / DKH_PER_MEQ
+    return units.alkalinity === 'meq' ? meq : meq * CACO3_MG_PER_MEQ
+  }
+  return difference
+}
+
+/** An uncertainty beside a value, as precise as its unit is written. */
+export function parameterWidth(parameterId: string, value: number, width: number, units: UnitHabits): string {
+  const shown = parameterDifference(parameterId, value, width, units)
+  if (parameterId === 'temp' && units.temperature === 'F') return fixed(shown, 1)
+  if (parameterId === 'salinity' && units.salinity === 'sg') return fixed(shown, 4)
+  if (parameterId === 'alk-kh' && units.alkalinity !== 'dKH') return fixed(shown, units.alkalinity === 'meq' ? 2 : 0)
+  return figures(shown, 2)
 }

@@ -4,6 +4,7 @@ import { talliesOf } from '../../../core/microscope/tallies.ts'
 import { waterThen } from '../../../core/diagnosis/happened.ts'
 import { dayAs } from '../../../core/time/words.ts'
 import type { Day } from '../../../core/time/zone.ts'
+import { percentSpan, percentText } from '../../../core/words/numbers.ts'
 import { parameterValue, quantityText } from '../../../core/words/quantities.ts'
 import { useHousehold } from '../../journal/provider.tsx'
 import { Facts, Heading, Quiet, Rows, Small, Stack } from '../../look/text.ts'
@@ -30,7 +31,7 @@ export function OverTime({ one }: { one: Case }) {
   for (const { at, caseId, share, low, high, diatoms, dinos } of talliesOf(journal, one.start.tankId))
     if (share !== null && (caseId ?? one.id) === one.id && at >= one.startedAt && at <= (one.ended?.at ?? Infinity))
       of(at).tallies.push(
-        `Tally: diatoms ${Math.round(100 * share)} % (${Math.round(100 * low)}–${Math.round(100 * high)}) of ${diatoms + dinos} cells.`,
+        `Tally: diatoms ${percentText(share)} (${percentSpan(low, high)}) of ${diatoms + dinos} cells.`,
       )
   const then = waterThen(journal, one.start.tankId, one.startedAt)
   return (

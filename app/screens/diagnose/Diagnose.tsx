@@ -1,5 +1,4 @@
 import { useState } from 'react'
-import { Checkbox } from 'react-aria-components'
 import { useForm } from 'react-hook-form'
 import { useSearchParams } from 'react-router'
 import { css, styled } from 'styled-components'
@@ -16,6 +15,7 @@ import { thisInstant, useNow } from '../../frame/now.tsx'
 import { useKeeping, UnkeptNote } from '../../journal/keeping.tsx'
 import { useHousehold } from '../../journal/provider.tsx'
 import { Button, ButtonLink, PlainButton, PlainLink } from '../../look/buttons.ts'
+import { CheckChip } from '../../look/CheckChip.ts'
 import { Page, PageHead, TwoParts } from '../../look/page.ts'
 import { Bar, Heading, Line, Quiet, Rows, Small, Stack, Title } from '../../look/text.ts'
 import { caseName } from '../../words/case-entries.ts'
@@ -48,25 +48,6 @@ const Tile = styled(Button)`
 
 const TileLink = styled(ButtonLink)`
   ${tileShape}
-`
-
-const Pick = styled(Checkbox)`
-  display: inline-flex;
-  align-items: center;
-  min-height: 44px;
-  padding: 0 12px;
-  border: 1.5px solid var(--strong-rule);
-  cursor: pointer;
-  &[data-selected] {
-    background: var(--second);
-    border-color: var(--second);
-    color: var(--on-second);
-    font-weight: 700;
-  }
-  &[data-focus-visible] {
-    outline: 2.5px solid var(--second);
-    outline-offset: 2px;
-  }
 `
 
 /** Something shows: what is open, and where to look. */
@@ -302,13 +283,13 @@ function WhatShows({ tank }: { tank: Tank }) {
           <p>Who shows it?</p>
           <Line $gap={8}>
             {fish.map((animal) => (
-              <Pick
+              <CheckChip
                 key={animal.id}
                 isSelected={chosen.includes(animal.id)}
                 onChange={(isChosen) => toggle(animal.id, isChosen)}
               >
                 {animalLabel(animal)}
-              </Pick>
+              </CheckChip>
             ))}
           </Line>
           <div>

@@ -1,6 +1,7 @@
 import type { CaseTable } from '../../../core/catalogue/diagnosis/diagnosis.types.ts'
 import type { ConditionFacts } from '../../../core/diagnosis/condition-facts.ts'
 import { isChemical, nextSteps } from '../../../core/diagnosis/next-steps.ts'
+import { capital } from '../../../core/words/numbers.ts'
 import { ButtonLink } from '../../look/buttons.ts'
 import { Bar, Line, Small } from '../../look/text.ts'
 
@@ -39,6 +40,14 @@ export function FurtherSteps({
           </ButtonLink>
         ))}
       </Line>
+      {steps.map(
+        ({ plan, label, caution }) =>
+          caution !== undefined && (
+            <Bar key={plan} $tone="soon">
+              {capital(label)}: {caution}.
+            </Bar>
+          ),
+      )}
       {!isConfirmed && steps.some(isChemical) && (
         <Bar $tone="soon">
           One confirming check first, by microscope or by a test: a treatment of the wrong thing feeds the real pest.

@@ -25,7 +25,7 @@ import { TankForm } from './TankForm.tsx'
 import { VolumeDrawing } from './VolumeDrawing.tsx'
 import { AnimalForm } from './AnimalForm.tsx'
 
-const ReadingCharts = lazy(async () => ({ default: (await import('./ReadingCharts.tsx')).ReadingCharts }))
+const TankCharts = lazy(async () => ({ default: (await import('../../water/TankCharts.tsx')).TankCharts }))
 
 const Edit = styled.div`
   max-width: 860px;
@@ -112,7 +112,7 @@ function TankView({ tank, onEdit }: { tank: Tank; onEdit: () => void }) {
               <PlainLink href={`/water/charts?tank=${tank.id}`}>all charts</PlainLink>
             </Heading>
             <Suspense fallback={<Small>Drawing …</Small>}>
-              <ReadingCharts tank={tank} />
+              <TankCharts tank={tank} />
             </Suspense>
           </section>
         </Stack>

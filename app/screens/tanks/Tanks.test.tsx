@@ -9,7 +9,7 @@ import { TankPage } from './TankPage.tsx'
 import { Tanks } from './Tanks.tsx'
 
 // Charts of a library: looked at in a browser.
-jest.mock('./ReadingCharts.tsx', () => ({ __esModule: true, ReadingCharts: () => null }))
+jest.mock('../../water/TankCharts.tsx', () => ({ __esModule: true, TankCharts: () => null }))
 
 const KINDS = [
   'tank-setup',

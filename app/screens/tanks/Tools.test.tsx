@@ -8,7 +8,7 @@ import { ArrivalTaskCard } from '../../arrivals/ArrivalTaskCard.tsx'
 import { useArrivalTasks } from '../../arrivals/useArrivalTasks.ts'
 import { TankPage } from './TankPage.tsx'
 
-jest.mock('./ReadingCharts.tsx', () => ({ ReadingCharts: () => null }))
+jest.mock('../../water/TankCharts.tsx', () => ({ TankCharts: () => null }))
 
 const DAY = 24 * 60
 

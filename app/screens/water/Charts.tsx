@@ -1,11 +1,11 @@
 import { useMemo, useRef, useState } from 'react'
 import { useForm } from 'react-hook-form'
 import { useSearchParams } from 'react-router'
-import { styled } from 'styled-components'
 import { tankById, tanksOf, type Tank } from '../../../core/household/tanks.ts'
 import { dayText, MS_PER_DAY } from '../../../core/time/zone.ts'
 import { chartCsv, seriesOf, type ChartSeries } from '../../../core/water/series.ts'
-import { waterEvents } from '../../../core/water/water-events.ts'
+import { AHEAD_SHARE } from '../../../core/water/trend-words.ts'
+import { thinnedEvents, waterEvents } from '../../../core/water/water-events.ts'
 import { SelectField } from '../../fields/fields.tsx'
 import { thisInstant, useNow } from '../../frame/now.tsx'
 import { useHousehold } from '../../journal/provider.tsx'
@@ -13,16 +13,7 @@ import { Button } from '../../look/buttons.ts'
 import { Line, Small, Stack } from '../../look/text.ts'
 import { downloadText } from '../../storage/download.ts'
 import { savePicture } from './picture.ts'
-import { WaterChart } from './WaterChart.tsx'
-
-const Multiples = styled.div`
-  display: grid;
-  grid-template-columns: repeat(auto-fill, minmax(360px, 1fr));
-  gap: 26px 32px;
-  @media (max-width: 759px) {
-    grid-template-columns: minmax(0, 1fr);
-  }
-`
+import { WaterCharts } from '../../water/WaterCharts.tsx'
 
 const PERIODS: readonly { days: number | null; name: string }[] = [
   { days: 30, name: '30 days' },
@@ -30,9 +21,6 @@ const PERIODS: readonly { days: number | null; name: string }[] = [
   { days: 365, name: 'a year' },
   { days: null, name: 'all of it' },
 ]
-
-/** Days that a forecast is drawn ahead, as a share of the period that is shown (EA). */
-const AHEAD_SHARE = 0.15
 
 /** A tank's readings as small charts on one time axis, beside another tank or the time before. */
 export function Charts() {
@@ -48,20 +36,15 @@ function ChartsOf({ tank }: { tank: Tank }) {
   const minute = useNow()
   const [days, setDays] = useState<number | null>(90)
   const box = useRef<HTMLDivElement>(null)
-  const [hoverAt, setHoverAt] = useState<number | null>(null)
   const tanks = tanksOf(journal, { retired: true })
   const form = useForm({ defaultValues: { tankId: tank.id, beside: '' } })
   const beside = form.watch('beside')
   const shown = useMemo(
     () => {
       const now = thisInstant()
-      const all = seriesOf(journal, tank.id, -Infinity, now)
-      const first = Math.min(...all.map(({ points }) => points[0]!.at))
+      const first = Math.min(...seriesOf(journal, tank.id, -Infinity, now).map(({ points }) => points[0]!.at))
       const since = days === null ? (Number.isFinite(first) ? first : now - 30 * MS_PER_DAY) : now - days * MS_PER_DAY
-      const series = all.flatMap((one) => {
-        const points = one.points.filter(({ at }) => at >= since)
-        return points.length === 0 ? [] : [{ ...one, points }]
-      })
+      const series = seriesOf(journal, tank.id, since, now)
       const other: ChartSeries[] =
         beside === ''
           ? []
@@ -77,7 +60,7 @@ function ChartsOf({ tank }: { tank: Tank }) {
         until: now + AHEAD_SHARE * (now - since),
         series,
         other,
-        events: waterEvents(journal, tank.id, since, now),
+        events: thinnedEvents(waterEvents(journal, tank.id, since, now), since, now),
       }
     },
     // eslint-disable-next-line react-hooks/exhaustive-deps -- the revision says when the journal has grown
@@ -127,23 +110,18 @@ function ChartsOf({ tank }: { tank: Tank }) {
         </Line>
       </Line>
       {shown.series.length === 0 && <Small>No readings in this time.</Small>}
-      <Multiples ref={box} onPointerLeave={() => setHoverAt(null)}>
-        {shown.series.map((one) => (
-          <WaterChart
-            key={one.parameter.id}
-            series={one}
-            beside={shown.other.find(({ parameter }) => parameter.id === one.parameter.id) ?? null}
-            tank={tank}
-            since={shown.since}
-            until={shown.until}
-            now={shown.now}
-            events={shown.events}
-            settings={settings}
-            hoverAt={hoverAt}
-            onHover={setHoverAt}
-          />
-        ))}
-      </Multiples>
+      <WaterCharts
+        series={shown.series}
+        beside={shown.other}
+        tank={tank}
+        since={shown.since}
+        until={shown.until}
+        now={shown.now}
+        events={shown.events}
+        settings={settings}
+        heading="h2"
+        boxRef={box}
+      />
       {shown.series.length > 0 && (
         <Small>
           Solid dots are tests, bars what they may be off, hollow dots do not fit the ones round them and count in no

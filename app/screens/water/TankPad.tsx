@@ -6,7 +6,7 @@ import type { ContentOf } from '../../../core/journal/entry.ts'
 import { readTyped, typedUnit, type TypedReading } from '../../../core/readings/typed-reading.ts'
 import { dayBeside } from '../../../core/time/words.ts'
 import { iso } from '../../../core/time/zone.ts'
-import { meanOfRepeats } from '../../../core/water/points.ts'
+import { meanOfRepeats, REPEAT_GAP_MS } from '../../../core/water/points.ts'
 import { bandState, type BandState, type TankTest } from '../../../core/water/tests.ts'
 import { parameterValue, parameterWidth, quantityText } from '../../../core/words/quantities.ts'
 import { plural } from '../../../core/words/numbers.ts'
@@ -47,8 +47,6 @@ const STATES: Record<BandState, string> = {
 
 /** A second figure of the same test. */
 const againId = (parameter: string) => `${parameter} again`
-/** The first of two repeats is kept as done a minute before the second: both count. */
-const REPEAT_GAP_MS = 60_000
 
 /** The tests of a tank: typed as the kit prints them, checked as they are typed, kept together. */
 export function TankPad({ tank, tests }: { tank: Tank; tests: readonly TankTest[] }) {
@@ -121,7 +119,7 @@ export function TankPad({ tank, tests }: { tank: Tank; tests: readonly TankTest[
           </PrimaryButton>
           {(hidden > 0 || showsAll) && (
             <PlainButton aria-expanded={showsAll} onPress={() => setShowsAll(!showsAll)}>
-              {showsAll ? 'what is due alone' : `${plural(hidden, 'other test')}`}
+              {showsAll ? 'what is due alone' : plural(hidden, 'other test')}
             </PlainButton>
           )}
           <ButtonLink href={`/water/charts?tank=${tank.id}`}>Charts</ButtonLink>

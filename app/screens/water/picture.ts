@@ -67,7 +67,7 @@ export async function savePicture(box: HTMLElement, name: string, title: string)
     const [x, y] = [place.left - left + PAD_PX, place.top - top + PAD_PX + CAPTION_PX]
     pen.fillStyle = ink('--ink')
     pen.font = `700 16px ${face}`
-    pen.fillText(figure.querySelector('h2')?.textContent ?? '', x, y + 16)
+    pen.fillText(figure.querySelector('h2, h3')?.textContent ?? '', x, y + 16)
     const within = svg.getBoundingClientRect()
     pen.drawImage(
       await imageOf(standingAlone(svg)),

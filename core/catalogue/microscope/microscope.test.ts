@@ -64,6 +64,9 @@ describe('the key', () => {
   test('asks every question of the handbook, in its order', () => {
     expect(KEY_STEPS.map(({ id }) => id)).toEqual(KEY.rows.map(({ id }) => id))
   })
+  test('the names in the handbook’s rows are found: what leads where is held against them', () => {
+    expect(new Set(KEY.rows.flatMap(({ yes, no }) => [...namedIn(`${yes} ${no}`)])).size).toBeGreaterThan(18)
+  })
   test.each(KEY_STEPS.map((step) => [step.id, step] as const))('%s leads where the handbook leads', (id, step) => {
     const row = rows.get(id)!
     const found = new Set(step.choices.flatMap(({ leads }) => ('found' in leads ? leads.found.conditions : [])))

@@ -11,11 +11,13 @@ export interface SamplingRunStep {
   caution?: string
 }
 
-/** Ten seconds of shaking and about five minutes of standing: outbreaks.md 4, m2. */
-export const SHAKE_SECONDS = 10
-export const SETTLE_SECONDS = 300
+/** About five minutes of standing: outbreaks.md 4, m2. */
+const SETTLE_SECONDS = 300
 /** Motion is judged within that time, before the lamp's heat slows the cells: outbreaks.md 4, m5. */
 export const SLIDE_SECONDS = 600
+
+/** A sample is looked at on its day (outbreaks.md 4, m1): a run that was left for longer is of another sample. */
+export const SAMPLE_HOURS = 24
 
 /** Taking a sample for the microscope, step by step. */
 export const SAMPLING_RUN: readonly SamplingRunStep[] = [

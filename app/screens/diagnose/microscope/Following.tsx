@@ -33,6 +33,7 @@ export function Following({ subject }: { subject: MicroscopeSubject }) {
   const jar = one?.nightTest?.place ?? null
   const following = condition === null ? null : followingOf(condition, jar)
   const facts = condition === null ? null : conditionFacts(condition)
+  const isConfirmed = one?.causes.some(({ id, state }) => id === condition && state === 'confirmed') ?? false
   const steps = following?.plans ?? facts?.plans ?? []
   return (
     <TwoParts>
@@ -40,11 +41,7 @@ export function Following({ subject }: { subject: MicroscopeSubject }) {
         {facts ? (
           <>
             <div>
-              <Quiet>
-                {one?.causes.some((cause) => cause.id === condition && cause.state === 'confirmed')
-                  ? 'Confirmed in the case'
-                  : 'If it is this'}
-              </Quiet>
+              <Quiet>{isConfirmed ? 'Confirmed in the case' : 'If it is this'}</Quiet>
               <h2 style={{ fontSize: 27, lineHeight: 1.2 }}>{facts.name}</h2>
             </div>
             {following ? (
@@ -64,16 +61,15 @@ export function Following({ subject }: { subject: MicroscopeSubject }) {
                 </p>
                 <Small>How well that is known: {following.habit.source}.</Small>
               </>
-            ) : (
-              <p>{facts.note}</p>
-            )}
+            ) : null}
+            {facts.note !== null && <p>{facts.note}.</p>}
             <Heading>Which plan</Heading>
             <FurtherSteps
               table={table}
               facts={{ ...facts, plans: steps }}
               tankId={tank.id}
               caseId={one?.id ?? null}
-              isConfirmed={one?.causes.some(({ state }) => state === 'confirmed') ?? false}
+              isConfirmed={isConfirmed}
             />
             {steps.length > 1 && (
               <Small>The first is begun with: one treating plan at a time shows what it does.</Small>

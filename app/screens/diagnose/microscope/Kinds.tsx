@@ -1,10 +1,10 @@
 import { useState } from 'react'
-import { Checkbox } from 'react-aria-components'
-import { css, styled } from 'styled-components'
+import { styled } from 'styled-components'
 import { CELL_KINDS, cellKind } from '../../../../core/catalogue/microscope/cell-kinds.data.ts'
 import type { CellKind, CellKindId } from '../../../../core/catalogue/microscope/microscope.types.ts'
 import type { Objective } from '../../../../core/microscope/scale.ts'
 import { PlainButton } from '../../../look/buttons.ts'
+import { CheckChip } from '../../../look/CheckChip.ts'
 import { Heading, Line, Quiet, Small, Stack } from '../../../look/text.ts'
 import { FieldCanvas, useReducedMotion } from './FieldCanvas.tsx'
 import { FieldControls } from './FieldControls.tsx'
@@ -24,31 +24,8 @@ const Many = styled.div<{ $count: number }>`
   }
 `
 
-const chip = css`
-  display: inline-flex;
-  align-items: center;
-  min-height: 44px;
-  padding: 0 12px;
-  border: 1.5px solid var(--strong-rule);
-  cursor: pointer;
-`
-
-/** A kind that can be chosen. */
-export const KindChip = styled(Checkbox)`
-  ${chip}
-  &[data-selected] {
-    background: var(--second);
-    border-color: var(--second);
-    color: var(--on-second);
-    font-weight: 700;
-  }
-  &[data-focus-visible] {
-    outline: 2.5px solid var(--second);
-    outline-offset: 2px;
-  }
-`
-
-export const sizeText = ({ lengthUm, widthUm }: CellKind): string => {
+/** How long it is, or how wide where it is long without end. */
+const sizeText = ({ lengthUm, widthUm }: CellKind): string => {
   const [least, most] = lengthUm
   if (most > 1000) return widthUm ? `${widthUm[0]}–${widthUm[1]} µm wide, mm long` : `over ${least} µm`
   return `${least}–${most} µm`
@@ -69,13 +46,13 @@ export function Kinds() {
       <Stack $gap={14}>
         <Line $gap={8} role="group" aria-label="Kinds to look at">
           {CELL_KINDS.map(({ id, name }) => (
-            <KindChip
+            <CheckChip
               key={id}
               isSelected={chosen.includes(id)}
               onChange={(is) => setChosen(is ? [...chosen, id] : chosen.filter((one) => one !== id))}
             >
               {name}
-            </KindChip>
+            </CheckChip>
           ))}
           <PlainButton onPress={() => setChosen(chosen.length === all.length ? FIRST : all)}>
             {chosen.length === all.length ? 'two again' : 'all of them'}

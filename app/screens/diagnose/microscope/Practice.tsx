@@ -5,11 +5,11 @@ import { ASKED_KINDS, judge, nextRound, NO_SCORE, scored } from '../../../../cor
 import type { Objective } from '../../../../core/microscope/scale.ts'
 import { plural } from '../../../../core/words/numbers.ts'
 import { PlainButton, PrimaryButton } from '../../../look/buttons.ts'
+import { CheckChip } from '../../../look/CheckChip.ts'
 import { TwoParts } from '../../../look/page.ts'
 import { Bar, Figure, Heading, Line, Quiet, Rows, Small, Stack } from '../../../look/text.ts'
 import { FieldCanvas, useReducedMotion } from './FieldCanvas.tsx'
 import { FieldControls } from './FieldControls.tsx'
-import { KindChip } from './Kinds.tsx'
 import { forgetScore, keepScore, readScore } from './score.ts'
 
 const newSeed = () => Math.floor(Math.random() * 2 ** 31)
@@ -64,14 +64,14 @@ export function Practice() {
             <Small>One kind or two; sand lies in every field. Change the power as often as you like.</Small>
             <Line $gap={8} role="group" aria-label="Kinds">
               {ASKED_KINDS.map((kind) => (
-                <KindChip
+                <CheckChip
                   key={kind}
                   isDisabled={isTold}
                   isSelected={guess.includes(kind)}
                   onChange={(is) => setGuess(is ? [...guess, kind] : guess.filter((one) => one !== kind))}
                 >
                   {cellKind(kind).name}
-                </KindChip>
+                </CheckChip>
               ))}
             </Line>
             {!isTold && (

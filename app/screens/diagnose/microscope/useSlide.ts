@@ -1,4 +1,5 @@
-import { SAMPLING_RUN } from '../../../../core/catalogue/microscope/sampling-run.data.ts'
+import { SAMPLE_HOURS, SAMPLING_RUN } from '../../../../core/catalogue/microscope/sampling-run.data.ts'
+import { MS_PER_HOUR } from '../../../../core/time/zone.ts'
 import { useDraft } from '../../../fields/draft.ts'
 import { useNow } from '../../../frame/now.tsx'
 import { useHousehold } from '../../../journal/provider.tsx'
@@ -10,8 +11,7 @@ const numberOf = (text: string | undefined): number | null => {
 
 /** Step of the sampling run in which the drop comes under the lamp. */
 const LOOK_STEP = SAMPLING_RUN.findIndex(({ id }) => id === 'm5')
-/** A run that was left for a day is another sample: cells of yesterday lie still. */
-const STALE_MS = 24 * 3_600_000
+const STALE_MS = SAMPLE_HOURS * MS_PER_HOUR
 
 /** A sample on its way to the slide, kept on this device: a reload or a locked phone loses no clock. Instants in ms. */
 export function useSlide(tankId: string) {

@@ -14,7 +14,7 @@ import type { WhenValues } from '../../../fields/when.tsx'
 import { thisInstant, useNow } from '../../../frame/now.tsx'
 import { useHousehold } from '../../../journal/provider.tsx'
 import { dayBeside } from '../../../../core/time/words.ts'
-import { PARAMETERS_AS_ASKED } from '../../../words/parameters.ts'
+import { PARAMETERS_AS_ASKED } from '../../../../core/catalogue/parameters-as-asked.ts'
 import { parameterValue, quantityText } from '../../../../core/words/quantities.ts'
 import { EntryForm, useStartWhen, type FormProps, type FormRead } from './EntryForm.tsx'
 
@@ -35,10 +35,7 @@ interface Values extends WhenValues {
 export function ReadingForm({ tank, day, correcting, onDone }: FormProps<ContentOf<'reading'>>) {
   const { journal, settings } = useHousehold()
   const now = useNow()
-  const usual = useMemo(() => {
-    const tested = new Set(testedIn(journal, tank).map(({ id }) => id))
-    return PARAMETERS_AS_ASKED.filter(({ id }) => tested.has(id))
-  }, [journal, tank])
+  const usual = useMemo(() => testedIn(journal, tank), [journal, tank])
   const start = useStartWhen({ day, ...(correcting && { correcting }) })
   const corrected = correcting?.content
   const form = useForm<Values>({

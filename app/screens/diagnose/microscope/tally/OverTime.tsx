@@ -9,6 +9,7 @@ import {
   type KeptTally,
   type Standing,
 } from '../../../../../core/microscope/tallies.ts'
+import { percentSpan, percentText } from '../../../../../core/words/numbers.ts'
 import { dayBeside } from '../../../../../core/time/words.ts'
 import { useNow } from '../../../../frame/now.tsx'
 import { useHousehold } from '../../../../journal/provider.tsx'
@@ -25,8 +26,6 @@ const STANDS: Record<Standing, string> = {
   diatoms: `Diatoms lead. Held at ${100 * WON.share} % on ${WON.counts} weekly tallies, they have won.`,
   won: `Diatoms have won: ${100 * WON.share} % on ${WON.counts} weekly tallies.`,
 }
-
-const percent = (share: number) => `${Math.round(100 * share)} %`
 
 /** The tallies of a tank over time: whether a treatment works. */
 export function OverTime({ tankId, since }: { tankId: string; since: number | null }) {
@@ -76,10 +75,7 @@ export function OverTime({ tankId, since }: { tankId: string; since: number | nu
                     <Quiet>none of the two</Quiet>
                   ) : (
                     <>
-                      <strong>{percent(share)}</strong>{' '}
-                      <Quiet>
-                        {Math.round(100 * low)}–{Math.round(100 * high)}
-                      </Quiet>
+                      <strong>{percentText(share)}</strong> <Quiet>{percentSpan(low, high)}</Quiet>
                     </>
                   )}
                 </td>
@@ -123,7 +119,7 @@ function ChangeWords({ tallies, dayText }: { tallies: readonly KeptTally[]; dayT
   if (!change) return null
   return (
     <>
-      Diatoms {percent(first.share!)} {dayText(first.at)}, {percent(last.share!)} {dayText(last.at)}:{' '}
+      Diatoms {percentText(first.share!)} {dayText(first.at)}, {percentText(last.share!)} {dayText(last.at)}:{' '}
       <strong>
         {change.isReal
           ? change.by > 0
@@ -133,7 +129,7 @@ function ChangeWords({ tallies, dayText }: { tallies: readonly KeptTally[]; dayT
       </strong>
       {test && ` (z ${Math.abs(test.z).toFixed(1)})`}.
       {cells &&
-        ` Dinoflagellates a field are ${percent(cells.share)} of then${cells.isReal ? '' : ', no real change'}.`}
+        ` Dinoflagellates a field are ${percentText(cells.share)} of then${cells.isReal ? '' : ', no real change'}.`}
     </>
   )
 }

@@ -12,7 +12,7 @@ import {
 import { readLengths, sayLengths } from '../../../../../core/microscope/lengths.ts'
 import { OBJECTIVES } from '../../../../../core/microscope/scale.ts'
 import { iso } from '../../../../../core/time/zone.ts'
-import { figures, plural } from '../../../../../core/words/numbers.ts'
+import { figures, percentSpan, percentText, plural } from '../../../../../core/words/numbers.ts'
 import { useDraft } from '../../../../fields/draft.ts'
 import { numberIn } from '../../../../fields/number-in.ts'
 import { thisInstant } from '../../../../frame/now.tsx'
@@ -75,9 +75,6 @@ const Cap = styled.kbd`
 const PRESS_OF: Readonly<Record<string, Press>> = { f: 'd', j: 'n', k: 'o', n: 'f' }
 /** How a press is felt, ms: one short for a diatom, two for a dinoflagellate, so that the eye can stay at the eyepiece. */
 const FELT: Readonly<Record<Press, number | number[]>> = { d: 18, n: [18, 50, 18], o: 40, f: 80, s: 80 }
-
-/** The share of a tally: of diatoms, with its interval. */
-export const shareText = (share: number): string => `${Math.round(100 * share)} %`
 
 /** Counting at the eyepiece: two big keys and a third, spot by spot, with the share and how sure it is. */
 export function Tally({ subject }: { subject: MicroscopeSubject }) {
@@ -251,12 +248,9 @@ function Result({ counted: now }: { counted: Counted }) {
   return (
     <Stack $gap={8} style={{ paddingTop: 10 }}>
       <Line $gap={14} style={{ alignItems: 'baseline' }}>
-        <Figure $size={52}>{shareText(now.share)}</Figure>
+        <Figure $size={52}>{percentText(now.share)}</Figure>
         <span>
-          <Figure>
-            {Math.round(100 * now.low)}–{Math.round(100 * now.high)} %
-          </Figure>{' '}
-          <Quiet>is where it lies, 95 times of 100</Quiet>
+          <Figure>{percentSpan(now.low, now.high)} %</Figure> <Quiet>is where it lies, 95 times of 100</Quiet>
         </span>
       </Line>
       <p>
@@ -272,8 +266,8 @@ function Result({ counted: now }: { counted: Counted }) {
       </p>
       {now.spread && (
         <Bar $tone="soon">
-          The spots differ: diatoms {shareText(now.spread.least)} at one, {shareText(now.spread.most)} at another. Look
-          at them apart; the pooled share hides it.
+          The spots differ: diatoms {percentText(now.spread.least)} at one, {percentText(now.spread.most)} at another.
+          Look at them apart; the pooled share hides it.
         </Bar>
       )}
     </Stack>

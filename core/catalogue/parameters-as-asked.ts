@@ -1,4 +1,4 @@
-import { PARAMETERS, type Parameter } from '../../core/catalogue/parameter.ts'
+import { PARAMETERS, type Parameter } from './parameter.ts'
 
 /** What a keeper asks after first: medicine, then what can kill, then what is fed, then the rest. */
 const ORDER: readonly string[] = [

@@ -1,5 +1,5 @@
 import { bisector, ticks } from 'd3-array'
-import { memo, useId, useMemo, useRef } from 'react'
+import { memo, useId, useMemo, useRef, useState, type RefObject } from 'react'
 import {
   Area,
   ComposedChart,
@@ -13,19 +13,21 @@ import {
   YAxis,
 } from 'recharts'
 import { styled } from 'styled-components'
-import { bandFor, type Parameter } from '../../../core/catalogue/parameter.ts'
-import type { Settings } from '../../../core/household/settings.ts'
-import type { Tank } from '../../../core/household/tanks.ts'
-import { dayAs, momentBeside } from '../../../core/time/words.ts'
-import { MS_PER_DAY } from '../../../core/time/zone.ts'
-import { thinned, type DrawnPoint } from '../../../core/water/points.ts'
-import type { ChartSeries } from '../../../core/water/series.ts'
-import { forecastOf, sayTrend, type ForecastPoint } from '../../../core/water/trend-words.ts'
-import type { WaterEvent } from '../../../core/water/water-events.ts'
-import { parameterValue, quantityText } from '../../../core/words/quantities.ts'
-import { Figure, Quiet, Small } from '../../look/text.ts'
+import { bandFor, type Parameter } from '../../core/catalogue/parameter.ts'
+import type { Settings } from '../../core/household/settings.ts'
+import type { Tank } from '../../core/household/tanks.ts'
+import { dayAs, momentBeside } from '../../core/time/words.ts'
+import { MS_PER_DAY } from '../../core/time/zone.ts'
+import { thinned, type DrawnPoint } from '../../core/water/points.ts'
+import type { ChartSeries } from '../../core/water/series.ts'
+import { forecastOf, sayTrend, type ForecastPoint } from '../../core/water/trend-words.ts'
+import type { WaterEvent } from '../../core/water/water-events.ts'
+import { parameterValue, quantityText } from '../../core/words/quantities.ts'
+import { Figure, Quiet, Small } from '../look/text.ts'
 
 const HEIGHT = 150
+/** More tests than that are a line with the span they cover, without a dot and a bar each. */
+const MANY = 80
 /** Room left of the plot and right of it, px: where a pointer is in time follows from them. */
 const LEFT = 54
 const RIGHT = 10
@@ -81,12 +83,57 @@ interface ChartProps {
 
 const byTime = bisector((point: DrawnPoint) => point.at)
 
+/** A grid of small charts: as many beside each other as have room. */
+const Multiples = styled.div`
+  display: grid;
+  grid-template-columns: repeat(auto-fill, minmax(340px, 1fr));
+  gap: 26px 32px;
+  @media (max-width: 759px) {
+    grid-template-columns: minmax(0, 1fr);
+  }
+`
+
+/** What charts of one tank share: its time, its events, and where the pointer is in it. */
+type Shared = Omit<ChartProps, 'series' | 'beside'>
+
+/** A tank's tests as small multiples on one time axis: a pointer in one shows the same instant in all. */
+export function WaterCharts({
+  series,
+  beside = [],
+  heading,
+  boxRef,
+  ...shared
+}: Shared & {
+  series: readonly ChartSeries[]
+  beside?: readonly ChartSeries[]
+  heading: 'h2' | 'h3'
+  boxRef?: RefObject<HTMLDivElement | null>
+}) {
+  const [hoverAt, setHoverAt] = useState<number | null>(null)
+  return (
+    <Multiples ref={boxRef} onPointerLeave={() => setHoverAt(null)}>
+      {series.map((one) => (
+        <WaterChart
+          key={one.parameter.id}
+          {...shared}
+          series={one}
+          beside={beside.find(({ parameter }) => parameter.id === one.parameter.id) ?? null}
+          heading={heading}
+          hoverAt={hoverAt}
+          onHover={setHoverAt}
+        />
+      ))}
+    </Multiples>
+  )
+}
+
 /** One parameter over time: tests with what they may be off, its band, the forecast, what was done; and its trend in words. */
-export function WaterChart({
+function WaterChart({
+  heading,
   hoverAt,
   onHover,
   ...props
-}: ChartProps & { hoverAt: number | null; onHover: (at: number) => void }) {
+}: ChartProps & { heading: 'h2' | 'h3'; hoverAt: number | null; onHover: (at: number) => void }) {
   const { series, tank, since, until, now, events, settings } = props
   const plot = useRef<HTMLDivElement>(null)
   const points = useMemo(() => thinned(series.points), [series.points])
@@ -103,7 +150,7 @@ export function WaterChart({
   const pointed = hoverAt === null ? null : points[byTime.center(points, hoverAt)]!
   return (
     <Box>
-      <Name>
+      <Name as={heading}>
         {series.parameter.name}
         <span>
           <Figure $size={pointed ? 16 : 21}>{say((pointed ?? last).value)}</Figure>
@@ -143,6 +190,8 @@ interface Row {
   value?: number | undefined
   hollow?: number
   spread?: [number, number]
+  /** From the least to the most that a test may be. */
+  cover?: [number, number]
   other?: number
   ahead?: number
   fan?: [number, number]
@@ -150,11 +199,11 @@ interface Row {
 
 function rowsOf(points: readonly DrawnPoint[], beside: ChartSeries | null, forecast: readonly ForecastPoint[]): Row[] {
   return [
-    ...points.map(({ at, value, halfWidth, low, high, isSuspect }): Row =>
-      isSuspect
-        ? { at, hollow: value }
-        : { at, value, spread: [Math.max(value - low, Math.min(halfWidth, value)), Math.max(high - value, halfWidth)] },
-    ),
+    ...points.map(({ at, value, halfWidth, low, high, isSuspect }): Row => {
+      if (isSuspect) return { at, hollow: value }
+      const [below, above] = [Math.max(value - low, Math.min(halfWidth, value)), Math.max(high - value, halfWidth)]
+      return { at, value, spread: [below, above], cover: [value - below, value + above] }
+    }),
     ...thinned(beside?.points ?? [])
       .filter(({ isSuspect }) => !isSuspect)
       .map(({ at, value }): Row => ({ at, other: value })),
@@ -193,6 +242,7 @@ const Drawn = memo(function Drawn({
   forecast,
 }: ChartProps & { points: readonly DrawnPoint[]; forecast: readonly ForecastPoint[] }) {
   const hatch = useId()
+  const isMany = points.length > MANY
   const rows = rowsOf(points, beside, forecast)
   const band = bandFor(parameter, tank.profile)
   const [low, high] = reachOf(rows, parameter, tank)
@@ -235,6 +285,16 @@ const Drawn = memo(function Drawn({
           tickFormatter={(value: number) => parameterValue(parameter.id, value, settings.units).value}
           allowDataOverflow
         />
+        {isMany && (
+          <Area
+            dataKey="cover"
+            stroke="none"
+            fill="var(--rule)"
+            isAnimationActive={false}
+            connectNulls
+            activeDot={false}
+          />
+        )}
         <Area
           dataKey="fan"
           stroke="none"
@@ -265,18 +325,20 @@ const Drawn = memo(function Drawn({
           dataKey="value"
           stroke="var(--ink)"
           strokeWidth={1.6}
-          dot={points.length > 80 ? false : { r: 2.6, fill: 'var(--ink)', stroke: 'var(--sheet)', strokeWidth: 1 }}
+          dot={isMany ? false : { r: 2.6, fill: 'var(--ink)', stroke: 'var(--sheet)', strokeWidth: 1 }}
           connectNulls
           isAnimationActive={false}
         >
-          <ErrorBar
-            dataKey="spread"
-            direction="y"
-            width={0}
-            stroke="var(--strong-rule)"
-            strokeWidth={1.2}
-            isAnimationActive={false}
-          />
+          {!isMany && (
+            <ErrorBar
+              dataKey="spread"
+              direction="y"
+              width={0}
+              stroke="var(--strong-rule)"
+              strokeWidth={1.2}
+              isAnimationActive={false}
+            />
+          )}
         </ChartLine>
         <Scatter
           dataKey="hollow"
