@@ -1,8 +1,7 @@
 import type { Case } from '../../../../core/diagnosis/cases.ts'
-import { DARK_JAR_HOURS, type NightPlace } from '../../../../core/diagnosis/night-test.ts'
+import type { NightPlace } from '../../../../core/diagnosis/night-test.ts'
 import { momentBeside } from '../../../../core/time/words.ts'
-import { iso, MS_PER_HOUR } from '../../../../core/time/zone.ts'
-import { thisInstant, useNow } from '../../../frame/now.tsx'
+import { useNow } from '../../../frame/now.tsx'
 import { useHousehold } from '../../../journal/provider.tsx'
 import { Button, PlainButton, PrimaryButton } from '../../../look/buttons.ts'
 import { Stack } from '../../../look/text.ts'
@@ -21,7 +20,7 @@ export function JarOfCase({ one }: { one: Case }) {
   const now = useNow()
   const { mark, busy, note } = useCaseKeeping(one)
   const { nightTest } = one
-  const begin = () => void mark({ mark: 'night-test', lookAt: iso(thisInstant() + DARK_JAR_HOURS * MS_PER_HOUR) })
+  const begin = () => void mark({ mark: 'night-test' })
   const isRunning = nightTest !== null && nightTest.place === null
   return (
     <Stack $gap={10}>
