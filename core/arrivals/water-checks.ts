@@ -1,4 +1,3 @@
-import { compareAmmonia } from '../ammonia/ammonia.ts'
 import { limitsFor } from '../acclimation/limits.ts'
 import { psuWords } from '../acclimation/words.ts'
 import { bandFor, parameterById } from '../catalogue/parameter.ts'
@@ -14,8 +13,8 @@ import { momentBeside } from '../time/words.ts'
 import { MS_PER_DAY } from '../time/zone.ts'
 import { figureUnit, typedFigure } from './figures.ts'
 import { eveningBefore, kindOf, type Asking, type PreparationDraft } from './asking.ts'
-import { waterOfTank } from './water.ts'
-import { isAmmoniaLow, tanAsN } from '../ammonia/basis.ts'
+import { ammoniaByTwoMethods } from '../water/two-methods.ts'
+import { isAmmoniaLow } from '../ammonia/basis.ts'
 
 const FRESH_MS = 3 * MS_PER_DAY
 /** Free ammonia that harms, mg/L N: quarantine.md 1, alarm. */
@@ -51,7 +50,6 @@ export function ammoniaProof(
   if (!hasTotal && !(card && isFresh(card.at)))
     return miss('No ammonia reading of the last three days: total by kit, and free by a badge or card.')
   if (!hasTotal) return miss('The badge was read, the kit was not: total ammonia too, the two have to agree.')
-  const tan = tanAsN(total.line.content, total.value)
   if (!isAmmoniaLow(total.line.content))
     return miss(
       `Total ammonia ${total.value.toFixed(2)} mg/L, ${momentBeside(total.at, now, settings.clock)}: not cycled yet.`,
@@ -60,26 +58,10 @@ export function ammoniaProof(
     return miss(
       `Total ammonia ${total.value.toFixed(2)} by kit. The second method is missing: a badge or card for free ammonia; one alone misreads or sticks.`,
     )
-  const { result } = card.content
-  const [lowMgPerL, highMgPerL] =
-    result.kind === 'range'
-      ? [result.low, result.high]
-      : result.kind === 'below'
-        ? [0, result.limit]
-        : result.kind === 'above'
-          ? [result.limit, 5]
-          : [
-              Math.max(0, result.value - (card.content.uncertainty ?? 0)),
-              result.value + (card.content.uncertainty ?? 0),
-            ]
-  const water = waterOfTank(journal, tank, now)
-  const compared = compareAmmonia({
-    kit: { tanMgPerL: tan, sdMgPerL: (total.line.content.uncertainty ?? 0) / 2 },
-    indicator: { lowMgPerL, highMgPerL },
-    pH: water.pH.value,
-    temperatureC: water.temperatureC.value,
-    salinityPsu: water.salinityPsu.value,
-  })
+  const both = ammoniaByTwoMethods(journal, tank, now, FRESH_MS)
+  if (!both) return miss('No ammonia reading of the last three days.')
+  const { compared, cardMgPerL } = both
+  const [lowMgPerL] = cardMgPerL
   if (!compared.ok) return miss(compared.error.message)
   const { verdict, toMgPerL } = compared.value
   if (verdict === 'indicator-high')

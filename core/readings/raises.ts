@@ -8,7 +8,12 @@ const MG_PER_DEGREE: Readonly<Record<string, number>> = {
   // Counted as potassium: 0.072 dKH comes with each mg/L of it, further-schools.md 8.
   'potassium-carbonate': 1 / 0.072,
   'potassium-bicarbonate': 1 / 0.072,
+  // Counted as silica: 0.09 dKH comes with each mg/L of it, outbreaks.md 5.3.
+  'sodium-silicate-pentahydrate': 1 / 0.09,
 }
+
+/** mg/L of potassium that come with each mg/L of nitrate, outbreaks.md 5.3. */
+const POTASSIUM_BY_NITRATE = 0.63
 
 /**
  * How much a dose raises a parameter, in the parameter's unit.
@@ -19,6 +24,7 @@ const MG_PER_DEGREE: Readonly<Record<string, number>> = {
  */
 export function raisedBy(ingredient: string, parameter: string, mgPerL: number): number {
   if (parameter === 'copper') return isCopper(ingredient) ? mgPerL : 0
+  if (parameter === 'k' && ingredient === 'potassium-nitrate') return mgPerL * POTASSIUM_BY_NITRATE
   if (parameter !== 'alk-kh') return ingredientById(ingredient)?.raises === parameter ? mgPerL : 0
   const perDegree = MG_PER_DEGREE[ingredient]
   return perDegree === undefined ? 0 : mgPerL / perDegree

@@ -1,6 +1,5 @@
 import { ALKALINITY_PORTION_DKH, RAISE_A_DAY } from '../catalogue/daily-caps.data.ts'
-import { bandFor, parameterById, typicalUncertainty } from '../catalogue/parameter.ts'
-import { estimateUptake } from '../evidence/uptake.ts'
+import { bandFor, parameterById } from '../catalogue/parameter.ts'
 import { residentsOf } from '../household/animals.ts'
 import { coralsOf } from '../household/corals.ts'
 import type { ShelfProduct } from '../household/shelf.ts'
@@ -8,12 +7,10 @@ import { netVolumeAt, tankById } from '../household/tanks.ts'
 import type { ContentOf } from '../journal/entry.ts'
 import type { Journal } from '../journal/journal.ts'
 import { iso, MS_PER_DAY } from '../time/zone.ts'
-import { readingsOf } from './latest.ts'
-import { BICARBONATE_MG_PER_DEGREE, raisedBy } from './raises.ts'
+import { uptakeOf } from '../water/uptake.ts'
+import { BICARBONATE_MG_PER_DEGREE } from './raises.ts'
 
 const PARAMETER = 'alk-kh'
-/** Readings that say anything of today's uptake: as far back as this (EA). */
-const UPTAKE_DAYS = 30
 /** How far ahead the guess is followed. */
 const AHEAD_DAYS = 60
 /** Corals in a small tub, quarantine.md 7.5, coral-chem: 7–9 dKH (HP). */
@@ -48,35 +45,6 @@ export interface TestingDebt {
   alarmAt: number | null
 }
 
-interface Change {
-  at: number
-  add: number
-  fraction: number
-  replacement: number
-}
-
-/** What was dosed and changed since an instant: additions in dKH, changes as shares with what the new water held. */
-function changesSince(journal: Journal, tankId: string, from: number, now: number, usual: number): Change[] {
-  const mixed = journal
-    .ofKind('new-water')
-    .flatMap(({ at, content }) =>
-      (content.readings ?? []).filter(({ parameter }) => parameter === PARAMETER).map(({ value }) => ({ at, value })),
-    )
-  return journal.about(`water:${tankId}`).flatMap(({ content, struck, at }): Change[] => {
-    if (struck || at < from || at > now) return []
-    const netL = netVolumeAt(journal, tankId, at)
-    if (netL === null) return []
-    if (content.kind === 'dose' && content.massMg !== undefined) {
-      const add = raisedBy(content.ingredient, PARAMETER, content.massMg / netL)
-      return add > 0 ? [{ at, add, fraction: 0, replacement: 0 }] : []
-    }
-    if (content.kind !== 'water-change') return []
-    // Water that was mixed and tested says what it brought; of other water the middle of the band is taken (EA).
-    const replacement = mixed.findLast((one) => one.at <= at)?.value ?? usual
-    return [{ at, add: 0, fraction: Math.min(1, content.litres / netL), replacement }]
-  })
-}
-
 /**
  * The testing debt of a tank's alkalinity.
  * @param now ms
@@ -88,58 +56,24 @@ export function testingDebt(journal: Journal, tankId: string, now: number): Test
   const tank = tankById(journal, tankId)
   const parameter = parameterById(PARAMETER)
   if (!tank || !parameter) return null
-  const readings = readingsOf(journal, tankId, PARAMETER).flatMap(({ at, content }) =>
-    at <= now && now - at <= UPTAKE_DAYS * MS_PER_DAY && content.result.kind === 'value'
-      ? [
-          {
-            at,
-            value: content.result.value,
-            error: content.uncertainty ?? typicalUncertainty(parameter, content.result.value),
-          },
-        ]
-      : [],
-  )
-  const last = readings.at(-1)
-  const first = readings[0]
-  if (!first || !last || first.at === last.at) return null
+  const uptake = uptakeOf(journal, tankId, parameter, now)
+  const last = uptake?.tests.at(-1)
+  if (!uptake || !last) return null
   const [low, high] = bandFor(parameter, tank.profile) ?? CORAL_BAND
   const band = [low ?? CORAL_BAND[0], high ?? CORAL_BAND[1]] as const
-  const usual = (band[0] + band[1]) / 2
-  const changes = changesSince(journal, tankId, first.at, now, usual)
-  const uptake = estimateUptake({
-    readings: readings.map(({ at, value }) => ({ at: iso(at), value })),
-    additions: changes.filter(({ add }) => add > 0).map(({ at, add }) => ({ at: iso(at), value: add })),
-    waterChanges: changes
-      .filter(({ fraction }) => fraction > 0)
-      .map(({ at, fraction, replacement }) => ({ at: iso(at), fraction, replacement })),
-  })
-  if (!uptake.ok) return null
-  const { meanPerDay, intervals } = uptake.value
-  const span = (last.at - first.at) / MS_PER_DAY
-  // Two readings' errors over their span; or how far the stretches between the tests differ, whichever is larger.
-  const byKit = (Math.SQRT2 * last.error) / span
-  const spread =
-    intervals.length < 2
-      ? 0
-      : Math.sqrt(
-          intervals.reduce((sum, { perDay }) => sum + (perDay - meanPerDay) ** 2, 0) /
-            (intervals.length - 1) /
-            intervals.length,
-        )
-  const uptakeError = Math.max(byKit, 1.96 * spread)
-  const since = changes.filter(({ at }) => at >= last.at)
+  const since = uptake.events.filter(({ at }) => at >= last.at)
   const guessAt = (at: number): GuessedAlkalinity => {
     const days = (at - last.at) / MS_PER_DAY
     let value = last.value
     let from = last.at
     for (const change of since) {
       if (change.at > at) break
-      value -= (meanPerDay * (change.at - from)) / MS_PER_DAY
-      value = value * (1 - change.fraction) + change.replacement * change.fraction + change.add
+      value -= (uptake.perDay * (change.at - from)) / MS_PER_DAY
+      value = value * (1 - change.fraction) + (change.replacement ?? value) * change.fraction + change.add
       from = change.at
     }
-    value -= (meanPerDay * (at - from)) / MS_PER_DAY
-    const error = Math.hypot(last.error, uptakeError * days)
+    value -= (uptake.perDay * (at - from)) / MS_PER_DAY
+    const error = Math.hypot(last.halfWidth, uptake.error * days)
     return { at, value, low: value - error, high: value + error }
   }
   const leaves = ({ low, high }: GuessedAlkalinity) => low <= band[0] || high >= band[1]
@@ -150,11 +84,11 @@ export function testingDebt(journal: Journal, tankId: string, now: number): Test
   const path: GuessedAlkalinity[] = []
   for (let at = last.at; at <= until; at += MS_PER_DAY) path.push(guessAt(at))
   return {
-    readings: readings.map(({ at, value }) => ({ at, value })),
+    readings: uptake.tests.map(({ at, value }) => ({ at, value })),
     last: { at: last.at, value: last.value },
     daysUntested: (now - last.at) / MS_PER_DAY,
-    uptakePerDay: meanPerDay,
-    uptakeError,
+    uptakePerDay: uptake.perDay,
+    uptakeError: uptake.error,
     now: guessAt(now),
     path,
     band,

@@ -60,6 +60,21 @@ const raisedAt = (journal: Journal, tankId: string, parameter: string): number[]
       !struck && content.kind === 'dose' && raisedBy(content.ingredient, parameter, 1) > 0 ? [at] : [],
     )
 
+/** Dosing that rested for so long, or never was, begins a new trend when it starts (EA). */
+const DOSING_REST_DAYS = 7
+
+/**
+ * Since when a parameter is raised by doses, as it is now.
+ * @param now ms
+ * @returns the first dose after a rest of a week; null where the last week had none
+ */
+export function dosedSince(journal: Journal, tankId: string, parameter: string, now: number): number | null {
+  const doses = raisedAt(journal, tankId, parameter).filter((at) => at <= now)
+  const rest = DOSING_REST_DAYS * MS_PER_DAY
+  if (doses.length === 0 || now - doses.at(-1)! > rest) return null
+  return doses.findLast((at, i) => i === 0 || at - doses[i - 1]! > rest) ?? null
+}
+
 /** The places of tests that do not fit the line through the ones of the same weeks. */
 function suspectsAmong(points: readonly Plain[], doses: readonly number[]): Set<number> {
   const found = new Set<number>()
@@ -126,15 +141,28 @@ export const testPoints = (
 export const TREND_DAYS = 30
 const MOST_IN_TREND = 120
 
+/** Tests that a trend needs at least. */
+const LEAST_IN_TREND = 3
+
 /**
- * The trend of the last weeks by `trend.fit`, without the suspects.
- * @param targets values whose reaching is asked for
- * @returns null under three tests
+ * The tests that a trend of the last weeks rests on: without the suspects, and from where dosing began, once there are enough since.
+ * @param ledSince ms, see `dosedSince`
  */
-export function trendOf(points: readonly TestPoint[], now: number, targets: readonly number[] = []): TrendFit | null {
+export function testsInTrend(points: readonly TestPoint[], now: number, ledSince: number | null = null): TestPoint[] {
   const used = points
     .filter(({ at, isSuspect }) => !isSuspect && at >= now - TREND_DAYS * MS_PER_DAY && at <= now)
     .slice(-MOST_IN_TREND)
+  const led = ledSince === null ? [] : used.filter(({ at }) => at >= ledSince)
+  return led.length >= LEAST_IN_TREND ? led : used
+}
+
+/**
+ * The trend of some tests by `trend.fit`.
+ * @param used see `testsInTrend`
+ * @param targets values whose reaching is asked for
+ * @returns null under three tests
+ */
+export function trendOf(used: readonly TestPoint[], now: number, targets: readonly number[] = []): TrendFit | null {
   const fit = trendFit({
     readings: used.map(({ at, value, halfWidth }) => ({ at: iso(at), value, sd: halfWidth * TO_SD })),
     targets: [...targets],

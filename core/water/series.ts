@@ -3,19 +3,23 @@ import { PARAMETERS_AS_ASKED } from '../catalogue/parameters-as-asked.ts'
 import type { Tank } from '../household/tanks.ts'
 import type { Journal } from '../journal/journal.ts'
 import { iso } from '../time/zone.ts'
-import { testPoints, type TestPoint } from './points.ts'
+import { dosedSince, testPoints, type TestPoint } from './points.ts'
 
 /** The tests of one parameter in a tank. */
 export interface ChartSeries {
   parameter: Parameter
   points: readonly TestPoint[]
+  /** Since when it is dosed as it is now, ms; null where nothing that raises it is dosed. */
+  ledSince: number | null
 }
 
 /** Every parameter that was tested in a tank over some time, in the order in which they are asked for. @param from ms @param until ms */
 export const seriesOf = (journal: Journal, tankId: string, from: number, until: number): ChartSeries[] =>
   PARAMETERS_AS_ASKED.flatMap((parameter) => {
     const points = testPoints(journal, tankId, parameter.id, from, until)
-    return points.length === 0 ? [] : [{ parameter, points }]
+    return points.length === 0
+      ? []
+      : [{ parameter, points, ledSince: dosedSince(journal, tankId, parameter.id, until) }]
   })
 
 /** A field of a CSV file: quoted where a comma, a quote or a line end is in it. */

@@ -7,7 +7,7 @@ import { dayBeside } from '../time/words.ts'
 import { MS_PER_DAY } from '../time/zone.ts'
 import { figures } from '../words/numbers.ts'
 import { parameterDifference, parameterValue, quantityText } from '../words/quantities.ts'
-import { TREND_DAYS, trendOf, type TestPoint } from './points.ts'
+import { testsInTrend, TREND_DAYS, trendOf, type TestPoint } from './points.ts'
 
 /** A difference is real when it beats 1.4 of a kit's errors: outbreaks.md 7, `reading`. */
 const REAL_ERRORS = 1.4
@@ -36,6 +36,7 @@ function perDayText(parameter: Parameter, fit: TrendFit, { units }: Settings): s
  * A trend in words: “Falling 0.04 mg/L a day; under its band about Thursday.” A change within the kit's error over the weeks is steady.
  * @param points the tests, the earliest first
  * @param now ms
+ * @param ledSince since when it is dosed as it is now: once there are enough tests since, the trend begins there
  */
 export function sayTrend(
   points: readonly TestPoint[],
@@ -43,6 +44,7 @@ export function sayTrend(
   tank: Pick<Tank, 'profile'>,
   settings: Settings,
   now: number,
+  ledSince: number | null = null,
 ): TrendSaid {
   const last = points.findLast(({ isSuspect }) => !isSuspect)
   if (!last) return { fit: null, words: 'No test in this time.', leaves: null }
@@ -51,14 +53,14 @@ export function sayTrend(
   const say = (value: number) => quantityText(parameterValue(parameter.id, value, settings.units))
   const band = bandFor(parameter, tank.profile)
   const edges = [band?.[0], band?.[1]].filter((edge): edge is number => edge !== null && edge !== undefined)
-  const fit = trendOf(points, now, edges)
+  const since = testsInTrend(points, now, ledSince)
+  const fit = trendOf(since, now, edges)
   if (!fit)
     return {
       fit: null,
       words: `${say(last.value)} ${dayBeside(clock.dayOf(last.at), today)}; fewer than three tests in ${TREND_DAYS} days tell no trend.`,
       leaves: null,
     }
-  const since = points.filter(({ at, isSuspect }) => !isSuspect && at >= now - TREND_DAYS * MS_PER_DAY)
   const days = (last.at - since[0]!.at) / MS_PER_DAY
   const error = last.halfWidth > 0 ? last.halfWidth : typicalUncertainty(parameter, last.value)
   if (Math.abs(fit.slopePerDay) * days <= REAL_ERRORS * error) {
@@ -66,11 +68,14 @@ export function sayTrend(
     const level = median(values)
     // A dip and back again is no trend, and no steady level either.
     const swings = values.some((value) => Math.abs(value - level) > REAL_ERRORS * error)
+    const isLed = ledSince !== null && since[0]!.at >= ledSince
     return {
       fit: { ...fit, slopePerDay: 0, valueNow: level, reach: [] },
-      words: swings
-        ? `No trend over ${Math.round(days)} days, and not steady: between ${say(Math.min(...values))} and ${say(Math.max(...values))}.`
-        : `Steady near ${say(level)} over ${Math.round(days)} days, within what the kit can tell.`,
+      words: isLed
+        ? `${say(since[0]!.value)} → ${say(last.value)} in ${Math.round(days)} days of dosing: less than the kit can tell for sure.`
+        : swings
+          ? `No trend over ${Math.round(days)} days, and not steady: between ${say(Math.min(...values))} and ${say(Math.max(...values))}.`
+          : `Steady near ${say(level)} over ${Math.round(days)} days, within what the kit can tell.`,
       leaves: null,
     }
   }
@@ -93,17 +98,17 @@ export interface ForecastPoint {
 
 /**
  * The trend carried on, for some days.
+ * @param used the tests that the trend rests on
  * @returns nothing without a trend
  */
 export function forecastOf(
-  points: readonly TestPoint[],
+  used: readonly TestPoint[],
   fit: TrendFit | null,
   now: number,
   days: number,
 ): ForecastPoint[] {
   if (!fit) return []
-  const off = points
-    .filter(({ at, isSuspect }) => !isSuspect && at >= now - TREND_DAYS * MS_PER_DAY)
+  const off = used
     .map(({ at, value }) => Math.abs(value - (fit.valueNow + (fit.slopePerDay * (at - now)) / MS_PER_DAY)))
     .sort((a, b) => a - b)
   const usual = 2 * (off[Math.floor(off.length / 2)] ?? 0)

@@ -31,7 +31,7 @@ await page.getByRole('button', { name: 'all of it' }).click()
 await page.locator('figure svg').first().waitFor()
 await page.waitForTimeout(1500)
 const readings = await page.evaluate(async (count) => {
-  const plot = document.querySelector('figure .recharts-responsive-container')!.parentElement!
+  const plot = document.querySelector('figure .recharts-wrapper')!.parentElement!
   const { left, width, top } = plot.getBoundingClientRect()
   const times: number[] = []
   for (let i = 0; i < count; i++) {

@@ -83,7 +83,7 @@ export interface LearntVolume {
 }
 
 /** Fewest readings and doses that say anything of the volume; the spread it must have come down to. */
-const LEARNT = { readings: 3, doses: 2, logSd: 0.06 }
+export const LEARNT = { readings: 3, doses: 2, logSd: 0.06 }
 
 export function learntVolume(
   { volumeL, readings, events }: CourseRecord,

@@ -1,0 +1,73 @@
+import { RAISE_A_DAY } from '../../catalogue/daily-caps.data.ts'
+import { SALTS } from '../../catalogue/handbook/dosing.data.ts'
+import type { ParameterId } from '../../catalogue/parameter.types.ts'
+
+/** How fast a level is raised within the handbook's range: its careful end, or its usual one. */
+export type Pace = 'careful' | 'usual'
+
+/** What a salt brings besides what it is dosed for. */
+export interface SideRise {
+  parameter: ParameterId
+  /** In the parameter's unit, for each unit of what the salt is dosed for. */
+  perUnit: number
+}
+
+/** A salt that raises a parameter of the water. */
+export interface CorrectionSalt {
+  id: string
+  parameter: ParameterId
+  /** g in 100 L for one unit of the parameter. */
+  gPer100LPerUnit: number
+  side: SideRise | null
+  /** The handbook's own words on the side effect. */
+  sideEffect: string
+}
+
+const ADDS: Readonly<Record<string, ParameterId>> = {
+  alk: 'alk-kh',
+  ca: 'ca',
+  mg: 'mg',
+  k: 'k',
+  no3: 'no3',
+  po4: 'po4',
+  sio2: 'sio2',
+}
+
+/** "alk +0.72 dKH: book it" for a whole step, "alk +0.09 dKH per mg/L" for one unit. */
+const SIDE = /^(alk|K) \+(\d+(?:\.\d+)?) (?:dKH|mg\/L)/i
+
+function sideOf(sideEffect: string, step: number): SideRise | null {
+  const found = SIDE.exec(sideEffect)
+  const parameter = found && ADDS[found[1]!.toLowerCase()]
+  if (!found || !parameter) return null
+  return { parameter, perUnit: Number(found[2]) / (sideEffect.includes(' per mg/L') ? 1 : step) }
+}
+
+/** The salts of outbreaks.md 5.3. */
+export const CORRECTION_SALTS: readonly CorrectionSalt[] = SALTS.rows.flatMap(
+  ({ id, adds, gPer100L, step, sideEffect }) => {
+    const parameter = ADDS[adds.toLowerCase()]
+    const size = Number.parseFloat(step)
+    return parameter && gPer100L !== null && size > 0
+      ? [{ id, parameter, gPer100LPerUnit: gPer100L / size, side: sideOf(sideEffect, size), sideEffect }]
+      : []
+  },
+)
+
+/** The salts that raise a parameter, the one without side effects first as the handbook has them. */
+export const saltsFor = (parameter: string): CorrectionSalt[] =>
+  CORRECTION_SALTS.filter((salt) => salt.parameter === parameter)
+
+/** Parameters that small-polyp corals bear half as fast, outbreaks.md 5.4. */
+const TENDER: ReadonlySet<ParameterId> = new Set(['alk-kh', 'no3'])
+
+/**
+ * How much of a parameter may be raised in a day, outbreaks.md 5.4.
+ * @param hasSmallPolyps whether small-polyp corals live in the water: what the table halves for them is halved at any pace
+ * @returns in the parameter's unit; null where the table has none
+ */
+export function raiseCap(parameter: string, pace: Pace, hasSmallPolyps: boolean): number | null {
+  const caps = (RAISE_A_DAY as Partial<Record<string, { careful: number; usual: number }>>)[parameter]
+  if (!caps) return null
+  return caps[hasSmallPolyps && TENDER.has(parameter as ParameterId) ? 'careful' : pace]
+}

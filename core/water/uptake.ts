@@ -1,0 +1,80 @@
+import { typicalUncertainty, type Parameter } from '../catalogue/parameter.ts'
+import { estimateUptake } from '../evidence/uptake.ts'
+import type { Journal } from '../journal/journal.ts'
+import { iso, MS_PER_DAY } from '../time/zone.ts'
+import { balanceEvents, usualNewWater, type BalanceEvent } from './balance.ts'
+import { testPoints } from './points.ts'
+
+/** Tests that say anything of today's uptake: as far back as this (EA). */
+export const UPTAKE_DAYS = 30
+
+/** What a tank takes up of something in a day, by its tests, doses and changes. In the parameter's unit. */
+export interface TankUptake {
+  /** Negative where it rises by itself: food, leaching rock, evaporation. */
+  perDay: number
+  /** 95 % half-width. */
+  error: number
+  /** Days between the first and the last test, and how many tests there were. */
+  days: number
+  tests: readonly { at: number; value: number; halfWidth: number }[]
+  intervals: readonly { from: number; to: number; perDay: number }[]
+  events: readonly BalanceEvent[]
+  /** Water changes whose water nobody described: what they brought was assumed. */
+  assumedChanges: number
+}
+
+/**
+ * The uptake of a parameter in a tank over the last month: `uptake.estimate` on its tests, suspects left out.
+ * @param now ms
+ * @returns null with fewer than two tests, or where a change brought nobody knows what
+ * @example
+ * uptakeOf(journal, 'frag', alkalinity, Date.now())?.perDay // 0.18 dKH
+ */
+export function uptakeOf(journal: Journal, tankId: string, parameter: Parameter, now: number): TankUptake | null {
+  const tests = testPoints(journal, tankId, parameter.id, now - UPTAKE_DAYS * MS_PER_DAY, now)
+    .filter(({ isSuspect }) => !isSuspect)
+    .map(({ at, value, halfWidth }) => ({
+      at,
+      value,
+      halfWidth: halfWidth > 0 ? halfWidth : typicalUncertainty(parameter, value),
+    }))
+  const [first, last] = [tests[0], tests.at(-1)]
+  if (!first || !last || first.at === last.at) return null
+  const usual = usualNewWater(journal, tankId, parameter.id)
+  const written = balanceEvents(journal, tankId, parameter.id, first.at, now)
+  if (usual === null && written.some(({ fraction, replacement }) => fraction > 0 && replacement === null)) return null
+  const events = written.map((event) => ({ ...event, replacement: event.replacement ?? usual }))
+  const uptake = estimateUptake({
+    readings: tests.map(({ at, value }) => ({ at: iso(at), value })),
+    additions: events.filter(({ add }) => add > 0).map(({ at, add }) => ({ at: iso(at), value: add })),
+    waterChanges: events
+      .filter(({ fraction }) => fraction > 0)
+      .map(({ at, fraction, replacement }) => ({ at: iso(at), fraction, replacement: replacement! })),
+  })
+  if (!uptake.ok) return null
+  const { meanPerDay, intervals } = uptake.value
+  const days = (last.at - first.at) / MS_PER_DAY
+  // Two tests' errors over their span; or how far the stretches between the tests differ, whichever is larger.
+  const byKit = (Math.SQRT2 * last.halfWidth) / days
+  const spread =
+    intervals.length < 2
+      ? 0
+      : Math.sqrt(
+          intervals.reduce((sum, { perDay }) => sum + (perDay - meanPerDay) ** 2, 0) /
+            (intervals.length - 1) /
+            intervals.length,
+        )
+  return {
+    perDay: meanPerDay,
+    error: Math.max(byKit, 1.96 * spread),
+    days,
+    tests,
+    intervals: intervals.map(({ from, to, perDay }) => ({ from: Date.parse(from), to: Date.parse(to), perDay })),
+    events,
+    assumedChanges: written.filter(({ fraction, replacement }) => fraction > 0 && replacement === null).length,
+  }
+}
+
+/** Whether an uptake is told from none by its tests. */
+export const isUptakeCertain = ({ perDay, error }: Pick<TankUptake, 'perDay' | 'error'>): boolean =>
+  Math.abs(perDay) > error
