@@ -14,11 +14,10 @@ import { MS_PER_DAY } from '../time/zone.ts'
 import { figureUnit, typedFigure } from './figures.ts'
 import { eveningBefore, kindOf, type Asking, type PreparationDraft } from './asking.ts'
 import { ammoniaByTwoMethods } from '../water/two-methods.ts'
+import { FREE_AMMONIA_ALARM } from '../water/two-methods-words.ts'
 import { isAmmoniaLow } from '../ammonia/basis.ts'
 
 const FRESH_MS = 3 * MS_PER_DAY
-/** Free ammonia that harms, mg/L N: quarantine.md 1, alarm. */
-const FREE_ALARM = 0.02
 const HEATER = { low: 24, high: 26 } as const
 /** No copper is none: what a photometer cannot tell from nothing. */
 const NO_COPPER = 0.05
@@ -72,7 +71,8 @@ export function ammoniaProof(
     return miss(
       'The two disagree: the kit finds more than the badge shows. Act on the kit: badges stick. Test both again.',
     )
-  if (lowMgPerL >= FREE_ALARM) return miss(`Free ammonia ${lowMgPerL.toFixed(3)} mg/L: the alarm is ${FREE_ALARM}.`)
+  if (lowMgPerL >= FREE_AMMONIA_ALARM)
+    return miss(`Free ammonia ${lowMgPerL.toFixed(3)} mg/L: the alarm is ${FREE_AMMONIA_ALARM}.`)
   return {
     id: 'cycled',
     state: 'ok',

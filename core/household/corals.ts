@@ -152,3 +152,7 @@ export const conditionContent = (part: Part, value: number, at: number): Content
   measure: 'survey',
   parts: [{ partId: part.id, value }],
 })
+
+/** Whether small-polyp corals live in a tank, by the ledger or by its named corals: some of what they live in moves half as fast. */
+export const hasSmallPolyps = (journal: Journal, tankId: string): boolean =>
+  [...residentsOf(journal, tankId), ...coralsOf(journal, tankId)].some(({ group }) => group === 'coral-sps')

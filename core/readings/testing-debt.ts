@@ -1,12 +1,12 @@
 import { ALKALINITY_PORTION_DKH, RAISE_A_DAY } from '../catalogue/daily-caps.data.ts'
 import { bandFor, parameterById } from '../catalogue/parameter.ts'
-import { residentsOf } from '../household/animals.ts'
-import { coralsOf } from '../household/corals.ts'
+import { measuredDown } from '../dosing/measured-down.ts'
 import type { ShelfProduct } from '../household/shelf.ts'
 import { netVolumeAt, tankById } from '../household/tanks.ts'
 import type { ContentOf } from '../journal/entry.ts'
 import type { Journal } from '../journal/journal.ts'
 import { iso, MS_PER_DAY } from '../time/zone.ts'
+import { hasSmallPolyps } from '../household/corals.ts'
 import { uptakeOf } from '../water/uptake.ts'
 import { BICARBONATE_MG_PER_DEGREE } from './raises.ts'
 
@@ -109,10 +109,6 @@ export interface AlkalinityCorrection {
   capPerDay: number
 }
 
-/** Whether small-polyp corals live in a tank, by the ledger or by its named corals: their alkalinity rises by half as much a day. */
-const hasSmallPolyps = (journal: Journal, tankId: string): boolean =>
-  [...residentsOf(journal, tankId), ...coralsOf(journal, tankId)].some(({ group }) => group === 'coral-sps')
-
 /**
  * How to bring the alkalinity back to the middle of its band: today's share under the daily cap of outbreaks.md 5.4, half of it where
  * small-polyp corals live, plus what a day takes up, in portions.
@@ -147,19 +143,16 @@ export function correctionPortion(
   product: ShelfProduct,
   { tankId, courseId, at }: { tankId: string; courseId: string; at: number },
 ): ContentOf<'dose'> | null {
-  const exact = (1000 * gramsToday) / portions / product.mgPerUnit
-  const step = product.measure?.step
-  const amount = step === undefined ? exact : Math.floor(exact / step + 1e-9) * step
-  if (!(amount > 0)) return null
+  const portion = measuredDown((1000 * gramsToday) / portions, product)
+  if (portion === null) return null
   return {
     kind: 'dose',
     happened: iso(at),
     tankId,
     ingredient: product.ingredient,
     productId: product.id,
-    amount: Number(amount.toPrecision(8)),
     unit: product.unit,
-    massMg: amount * product.mgPerUnit,
+    ...portion,
     courseId,
   }
 }

@@ -96,7 +96,7 @@ describe('uptake', () => {
   })
   test('untested new water brings no nitrate; of alkalinity the middle of the band is assumed, and counted', () => {
     const journal = house(reading(0, 'no3', 10), change(1, 100), reading(2, 'no3', 5))
-    expect(uptakeOf(journal, 'hall', no3, ms(2))).toMatchObject({ perDay: 0, assumedChanges: 1 })
+    expect(uptakeOf(journal, 'hall', no3, ms(2))).toMatchObject({ perDay: 0, assumed: { changes: 1, value: 0 } })
     const other = house(reading(0, 'alk-kh', 8), change(1, 100), reading(2, 'alk-kh', 8.375))
     // Half of 8 and half of 8.75.
     expect(uptakeOf(other, 'hall', alk, ms(2))!.perDay).toBeCloseTo(0, 9)

@@ -1,4 +1,4 @@
-import { typicalUncertainty, type Parameter } from '../catalogue/parameter.ts'
+import { typicalUncertainty, type Parameter, type ParameterId } from '../catalogue/parameter.ts'
 import { estimateUptake } from '../evidence/uptake.ts'
 import type { Journal } from '../journal/journal.ts'
 import { iso, MS_PER_DAY } from '../time/zone.ts'
@@ -7,6 +7,9 @@ import { testPoints } from './points.ts'
 
 /** Tests that say anything of today's uptake: as far back as this (EA). */
 export const UPTAKE_DAYS = 30
+
+/** What is taken up, used or given off by what lives in the water. */
+export const TAKEN_UP: readonly ParameterId[] = ['alk-kh', 'ca', 'mg', 'k', 'no3', 'po4', 'sio2', 'gh']
 
 /** What a tank takes up of something in a day, by its tests, doses and changes. In the parameter's unit. */
 export interface TankUptake {
@@ -19,8 +22,8 @@ export interface TankUptake {
   tests: readonly { at: number; value: number; halfWidth: number }[]
   intervals: readonly { from: number; to: number; perDay: number }[]
   events: readonly BalanceEvent[]
-  /** Water changes whose water nobody described: what they brought was assumed. */
-  assumedChanges: number
+  /** Water changes whose water nobody described, and what each was taken to hold. */
+  assumed: { changes: number; value: number } | null
 }
 
 /**
@@ -42,7 +45,8 @@ export function uptakeOf(journal: Journal, tankId: string, parameter: Parameter,
   if (!first || !last || first.at === last.at) return null
   const usual = usualNewWater(journal, tankId, parameter.id)
   const written = balanceEvents(journal, tankId, parameter.id, first.at, now)
-  if (usual === null && written.some(({ fraction, replacement }) => fraction > 0 && replacement === null)) return null
+  const untold = written.filter(({ fraction, replacement }) => fraction > 0 && replacement === null).length
+  if (usual === null && untold > 0) return null
   const events = written.map((event) => ({ ...event, replacement: event.replacement ?? usual }))
   const uptake = estimateUptake({
     readings: tests.map(({ at, value }) => ({ at: iso(at), value })),
@@ -71,7 +75,7 @@ export function uptakeOf(journal: Journal, tankId: string, parameter: Parameter,
     tests,
     intervals: intervals.map(({ from, to, perDay }) => ({ from: Date.parse(from), to: Date.parse(to), perDay })),
     events,
-    assumedChanges: written.filter(({ fraction, replacement }) => fraction > 0 && replacement === null).length,
+    assumed: usual !== null && untold > 0 ? { changes: untold, value: usual } : null,
   }
 }
 

@@ -1,7 +1,6 @@
-import { useMemo, useRef, useState } from 'react'
+import { useMemo, useRef, useState, type ReactNode } from 'react'
 import { useForm } from 'react-hook-form'
-import { useSearchParams } from 'react-router'
-import { tankById, tanksOf, type Tank } from '../../../core/household/tanks.ts'
+import { tanksOf, type Tank } from '../../../core/household/tanks.ts'
 import { dayText, MS_PER_DAY } from '../../../core/time/zone.ts'
 import { chartCsv, seriesOf, type ChartSeries } from '../../../core/water/series.ts'
 import { AHEAD_SHARE } from '../../../core/water/trend-words.ts'
@@ -13,6 +12,7 @@ import { Button } from '../../look/buttons.ts'
 import { Line, Small, Stack } from '../../look/text.ts'
 import { downloadText } from '../../storage/download.ts'
 import { savePicture } from './picture.ts'
+import { useTankOfPage } from './useTankOfPage.tsx'
 import { WaterCharts } from '../../water/WaterCharts.tsx'
 
 const PERIODS: readonly { days: number | null; name: string }[] = [
@@ -24,20 +24,17 @@ const PERIODS: readonly { days: number | null; name: string }[] = [
 
 /** A tank's readings as small charts on one time axis, beside another tank or the time before. */
 export function Charts() {
-  const { journal } = useHousehold()
-  const [params] = useSearchParams()
-  const tank = tankById(journal, params.get('tank') ?? '') ?? tanksOf(journal)[0]!
-  return <ChartsOf key={tank.id} tank={tank} />
+  const { tank, field } = useTankOfPage({ retired: true })
+  return <ChartsOf key={tank.id} tank={tank} field={field} />
 }
 
-function ChartsOf({ tank }: { tank: Tank }) {
+function ChartsOf({ tank, field }: { tank: Tank; field: ReactNode }) {
   const { journal, settings, revision } = useHousehold()
-  const [, setParams] = useSearchParams()
   const minute = useNow()
   const [days, setDays] = useState<number | null>(90)
   const box = useRef<HTMLDivElement>(null)
   const tanks = tanksOf(journal, { retired: true })
-  const form = useForm({ defaultValues: { tankId: tank.id, beside: '' } })
+  const form = useForm({ defaultValues: { beside: '' } })
   const beside = form.watch('beside')
   const shown = useMemo(
     () => {
@@ -70,13 +67,7 @@ function ChartsOf({ tank }: { tank: Tank }) {
   return (
     <Stack $gap={18}>
       <Line $gap={16} style={{ alignItems: 'end' }}>
-        <SelectField
-          control={form.control}
-          name="tankId"
-          label="Tank"
-          options={tanks.map(({ id, name }) => ({ value: id, label: name }))}
-          onPick={(id) => setParams({ tank: id })}
-        />
+        {field}
         <SelectField
           control={form.control}
           name="beside"

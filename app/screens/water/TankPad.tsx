@@ -3,10 +3,12 @@ import { styled } from 'styled-components'
 import { bandFor } from '../../../core/catalogue/parameter.ts'
 import type { Tank } from '../../../core/household/tanks.ts'
 import type { ContentOf } from '../../../core/journal/entry.ts'
+import { expectedReading } from '../../../core/readings/expected.ts'
 import { readTyped, typedUnit, type TypedReading } from '../../../core/readings/typed-reading.ts'
 import { dayBeside } from '../../../core/time/words.ts'
 import { iso } from '../../../core/time/zone.ts'
 import { meanOfRepeats, REPEAT_GAP_MS } from '../../../core/water/points.ts'
+import { sayPrediction } from '../../../core/water/prediction-words.ts'
 import { bandState, type BandState, type TankTest } from '../../../core/water/tests.ts'
 import { parameterValue, parameterWidth, quantityText } from '../../../core/words/quantities.ts'
 import { plural } from '../../../core/words/numbers.ts'
@@ -18,6 +20,8 @@ import { useHousehold } from '../../journal/provider.tsx'
 import { Button, ButtonLink, PlainButton, PrimaryButton } from '../../look/buttons.ts'
 import { Bar, Figure, Line, Quiet, Small, Stack } from '../../look/text.ts'
 import { DoubtList, useDoubts } from '../../safety/Doubts.tsx'
+import { SideRises } from '../../water/SideRises.tsx'
+import { TwoMethodsNote } from './TwoMethodsNote.tsx'
 
 const Pad = styled.ul`
   display: grid;
@@ -92,6 +96,10 @@ export function TankPad({ tank, tests }: { tank: Tank; tests: readonly TankTest[
         void send()
       }}
     >
+      <Stack $gap={10} style={{ paddingTop: 10 }}>
+        <SideRises tank={tank} />
+        <TwoMethodsNote tank={tank} />
+      </Stack>
       <Pad>
         {typed.filter(isShown).map(({ test, first, second }) => (
           <OneTest
@@ -162,6 +170,8 @@ function OneTest({
   const [one, two] = [plainOf(first), plainOf(second)]
   const mean = one && two ? meanOfRepeats([one, two]) : null
   const isFar = first !== null && 'content' in first && first.isFar
+  const expected = expectedReading(journal, tank.id, parameter.id, now)
+  const predicted = expected && sayPrediction(expected, parameter, settings, now)
   return (
     <li>
       <Line style={{ justifyContent: 'space-between', alignItems: 'baseline' }}>
@@ -188,6 +198,7 @@ function OneTest({
         {band && ` (${bandWords(band, say)})`}
         {kit && <Quiet>; {kit.name}</Quiet>}
       </Small>
+      {predicted && <Small>{predicted}</Small>}
       <div style={{ paddingTop: 8 }}>
         <FigureField
           label={<span className="visually-hidden">{parameter.name}</span>}

@@ -5,12 +5,16 @@ import { PartLinks } from '../../look/PartLinks.tsx'
 import { Missing } from '../../look/Missing.tsx'
 import { Page, PageHead } from '../../look/page.ts'
 import { Quiet, Title } from '../../look/text.ts'
+import { Balance } from './Balance.tsx'
 import { Charts } from './Charts.tsx'
+import { Correct } from './Correct.tsx'
 import { Round } from './Round.tsx'
 
 const PARTS = [
   { id: 'round', name: 'The round', Body: Round },
   { id: 'charts', name: 'Charts', Body: Charts },
+  { id: 'balance', name: 'What it takes up', Body: Balance },
+  { id: 'correct', name: 'Put right', Body: Correct },
 ] as const
 
 /** The water log: what is to be tested, and what the readings say. */
@@ -27,7 +31,7 @@ export function Water() {
   if (!here)
     return (
       <Missing title="No such part" back="The round" href="/water">
-        The water log has the round of tests and the charts.
+        The water log has no part of that name.
       </Missing>
     )
   return (

@@ -22,6 +22,8 @@ export interface RaisePlan {
   days: number
   /** Net rise of a day, without what the uptake takes. */
   risePerDay: number
+  /** What a day's dose raises, the uptake of a day with it. */
+  dosedPerDay: number
   capPerDay: number
   /** Whether the salt's own cap holds, or that of what it brings besides (further-schools.md 8: the smaller of both). */
   capBy: 'own' | 'side'
@@ -76,6 +78,7 @@ export function planRaise({
   return ok({
     days,
     risePerDay,
+    dosedPerDay,
     capPerDay,
     capBy: bySide < own ? 'side' : 'own',
     gramsPerDay,

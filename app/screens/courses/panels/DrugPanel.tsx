@@ -1,9 +1,10 @@
 import { lazy, Suspense, useMemo } from 'react'
 import { styled } from 'styled-components'
-import { levelFit } from '../../../../core/courses/outlook/forecast.ts'
+import { learntVolume, levelFit } from '../../../../core/courses/outlook/forecast.ts'
 import { heldLevelOf, type DrugPlan } from '../../../../core/courses/plan.ts'
 import { drugWord } from '../../../../core/courses/steps/step-input.ts'
 import { isTested } from '../../../../core/courses/tracks/level.ts'
+import { tankById } from '../../../../core/household/tanks.ts'
 import { spanText } from '../../../../core/time/words.ts'
 import { capital } from '../../../../core/words/numbers.ts'
 import { ClockStrip } from '../../../courses/ClockStrip.tsx'
@@ -11,7 +12,7 @@ import { phaseWords } from '../../../courses/words.ts'
 import { useNow } from '../../../frame/now.tsx'
 import { useHousehold } from '../../../journal/provider.tsx'
 import { Figure, Heading, Small } from '../../../look/text.ts'
-import { LearntVolumeOffer } from '../LearntVolumeOffer.tsx'
+import { LearntVolumeOffer } from '../../../water/LearntVolumeOffer.tsx'
 import { Legend } from './legend.ts'
 
 const ConcentrationChart = lazy(() => import('../ConcentrationChart.tsx'))
@@ -22,12 +23,14 @@ const ChartRoom = styled.div`
 
 /** A drug held in the water: the time that counts, and its level where a test shows one. */
 export function DrugPanel({ plan }: { plan: DrugPlan }) {
-  const { settings } = useHousehold()
+  const { journal, settings } = useHousehold()
   const now = useNow()
   const { clock: zone, units } = settings
   const { course, facts, clock, known } = plan
   const isProven = isTested(facts)
   const fit = useMemo(() => levelFit(facts), [facts])
+  const tank = tankById(journal, course.tankId)
+  const learnt = course.ended ? null : learntVolume(facts, fit)
   return (
     <>
       <section>
@@ -66,7 +69,7 @@ export function DrugPanel({ plan }: { plan: DrugPlan }) {
           </ChartRoom>
         </section>
       )}
-      <LearntVolumeOffer plan={plan} fit={fit} />
+      {tank && learnt && <LearntVolumeOffer tank={tank} learnt={learnt} />}
     </>
   )
 }

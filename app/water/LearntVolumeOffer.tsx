@@ -1,25 +1,20 @@
-import type { ConcentrationFit } from '../../../core/concentration/concentration.schema.ts'
-import type { DrugPlan } from '../../../core/courses/plan.ts'
-import { learntVolume } from '../../../core/courses/outlook/forecast.ts'
-import { tankById } from '../../../core/household/tanks.ts'
-import { iso } from '../../../core/time/zone.ts'
-import { thisInstant } from '../../frame/now.tsx'
-import { useKeeping, UnkeptNote } from '../../journal/keeping.tsx'
-import { useHousehold } from '../../journal/provider.tsx'
-import { Button, ButtonLink } from '../../look/buttons.ts'
-import { Heading, Line, Stack } from '../../look/text.ts'
-import { quantityText, volume } from '../../../core/words/quantities.ts'
+import type { LearntVolume } from '../../core/courses/outlook/forecast.ts'
+import type { Tank } from '../../core/household/tanks.ts'
+import { iso } from '../../core/time/zone.ts'
+import { thisInstant } from '../frame/now.tsx'
+import { useKeeping, UnkeptNote } from '../journal/keeping.tsx'
+import { useHousehold } from '../journal/provider.tsx'
+import { Button, ButtonLink } from '../look/buttons.ts'
+import { Heading, Line, Stack } from '../look/text.ts'
+import { quantityText, volume } from '../../core/words/quantities.ts'
 
 /** Litres are offered to the tenth: doses and kits tell no more. */
 const rounded = (litres: number) => Math.round(litres * 10) / 10
 
 /** What doses and readings say of the tank's volume, offered to its sheet and never applied by itself. */
-export function LearntVolumeOffer({ plan, fit }: { plan: DrugPlan; fit: ConcentrationFit | null }) {
-  const { journal, settings } = useHousehold()
+export function LearntVolumeOffer({ tank, learnt }: { tank: Tank; learnt: LearntVolume }) {
+  const { settings } = useHousehold()
   const { keep, busy, unkept } = useKeeping()
-  const tank = tankById(journal, plan.course.tankId)
-  const learnt = plan.course.ended ? null : learntVolume(plan.facts, fit)
-  if (!learnt || !tank) return null
   const say = (litres: number) => quantityText(volume(litres, settings.units))
   const litres = rounded(learnt.litres)
   return (

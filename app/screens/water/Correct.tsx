@@ -1,0 +1,133 @@
+import { useForm } from 'react-hook-form'
+import { useSearchParams } from 'react-router'
+import type { Parameter } from '../../../core/catalogue/parameter.ts'
+import type { Tank } from '../../../core/household/tanks.ts'
+import { readTyped, typedUnit } from '../../../core/readings/typed-reading.ts'
+import { CORRECTABLE, correctionStart } from '../../../core/water/correction/situation.ts'
+import { dayBeside } from '../../../core/time/words.ts'
+import { iso } from '../../../core/time/zone.ts'
+import { parameterValue, quantityText } from '../../../core/words/quantities.ts'
+import { useDraft } from '../../fields/draft.ts'
+import { SelectField } from '../../fields/fields.tsx'
+import { FigureField } from '../../fields/plain.tsx'
+import { useNow } from '../../frame/now.tsx'
+import { useHousehold } from '../../journal/provider.tsx'
+import { ButtonLink } from '../../look/buttons.ts'
+import { FieldGrid } from '../../look/page.ts'
+import { Bar, Line, Small, Stack } from '../../look/text.ts'
+import { SideRises } from '../../water/SideRises.tsx'
+import { LowerPlanView } from './LowerPlanView.tsx'
+import { RaisePlanView } from './RaisePlanView.tsx'
+import { useTankOfPage } from './useTankOfPage.tsx'
+
+/** A level brought to where it should be: up by a salt under the day's cap, down by water changes. */
+export function Correct() {
+  const { tank, field } = useTankOfPage()
+  const [params, setParams] = useSearchParams()
+  const parameter = CORRECTABLE.find(({ id }) => id === params.get('of')) ?? CORRECTABLE[0]!
+  const form = useForm({ values: { of: parameter.id as string } })
+  return (
+    <Stack $gap={22}>
+      <Line $gap={16} style={{ alignItems: 'end' }}>
+        {field}
+        <SelectField
+          control={form.control}
+          name="of"
+          label="What"
+          options={CORRECTABLE.map(({ id, name }) => ({ value: id, label: name }))}
+          onPick={(of) =>
+            setParams((before) => {
+              before.set('of', of)
+              return before
+            })
+          }
+        />
+      </Line>
+      <SideRises tank={tank} />
+      <CorrectOne key={`${tank.id} ${parameter.id}`} tank={tank} parameter={parameter} />
+    </Stack>
+  )
+}
+
+function CorrectOne({ tank, parameter }: { tank: Tank; parameter: Parameter }) {
+  const { journal, settings, which } = useHousehold()
+  const now = useNow()
+  const { units, clock } = settings
+  const [values, change] = useDraft(`${which}-correct-${tank.id}-${parameter.id}`)
+  const start = correctionStart(journal, tank, parameter, now)
+  const shown = (value: number | null | undefined) =>
+    value === null || value === undefined ? '' : parameterValue(parameter.id, value, units).value.replace('−', '-')
+  // A level is typed as the household measures it; the tank's kit prints readings, not targets.
+  const unit = typedUnit(journal, tank.id, parameter, units)
+  const read = (text: string) =>
+    text.trim() === '' ? null : readTyped(parameter, text, tank, iso(now), { journal, settings, now })
+  const texts = {
+    now: values['now'] ?? shown(start.last?.value),
+    target: values['target'] ?? shown(start.middle),
+  }
+  const [level, target] = [read(texts.now), read(texts.target)]
+  const valueOf = (one: ReturnType<typeof read>) =>
+    one && 'content' in one && one.content.result.kind === 'value' ? one.content.result.value : null
+  const [from, to] = [valueOf(level), valueOf(target)]
+  const problem = (one: ReturnType<typeof read>) => (one && 'message' in one ? one : undefined)
+  if (start.netL === null)
+    return (
+      <Stack $gap={10}>
+        <p>Without its net volume nothing can be reckoned for {tank.name}.</p>
+        <div>
+          <ButtonLink href={`/tanks/${tank.id}`}>Fill in the volume sheet</ButtonLink>
+        </div>
+      </Stack>
+    )
+  return (
+    <Stack $gap={20}>
+      <FieldGrid>
+        <FigureField
+          label={`${parameter.name} now`}
+          after={unit}
+          value={texts.now}
+          onChange={(text) => change('now', text)}
+          problem={problem(level)}
+          hint={
+            start.last
+              ? `last ${quantityText(parameterValue(parameter.id, start.last.value, units))} ${dayBeside(clock.dayOf(start.last.at), clock.dayOf(now))}`
+              : 'not tested here yet: test it twice'
+          }
+        />
+        <FigureField
+          label="Wanted"
+          after={unit}
+          value={texts.target}
+          onChange={(text) => change('target', text)}
+          problem={problem(target)}
+          hint={start.middle === null ? undefined : 'the middle of this tank’s band'}
+        />
+      </FieldGrid>
+      {start.note && <Small>The handbook on it: {start.note}.</Small>}
+      {from !== null && to !== null && from === to && <Bar $tone="second">It is there already.</Bar>}
+      {from !== null && to !== null && to > from && (
+        <RaisePlanView
+          tank={tank}
+          start={start}
+          netL={start.netL}
+          from={from}
+          to={to}
+          values={values}
+          change={change}
+        />
+      )}
+      {from !== null && to !== null && to < from && (
+        <LowerPlanView
+          tank={tank}
+          start={start}
+          netL={start.netL}
+          from={from}
+          to={to}
+          values={values}
+          change={change}
+        />
+      )}
+      {(from === null || to === null) && <Small>With both figures the plan stands here, day by day.</Small>}
+    </Stack>
+  )
+}
