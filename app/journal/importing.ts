@@ -71,6 +71,10 @@ const NAMES: Record<ContentKind, string> = {
   'case-end': 'case ends',
   tally: 'tallies',
   clip: 'clips',
+  'lab-result': 'lab results',
+  'csv-columns': 'kinds of tables',
+  device: 'devices',
+  'pump-plan': 'pump plans',
 }
 
 const kindOf = (entry: Entry): string =>

@@ -7,6 +7,7 @@ import type { Settings } from '../../core/household/settings.ts'
 import { startInWords } from '../../core/courses/course.ts'
 import { courseName } from '../../core/courses/names.ts'
 import { animalName, doseName, newcomerName, tankName } from './names.ts'
+import { deviceMarks } from './device-entries.ts'
 import { caseMarks } from './case-entries.ts'
 import { careMarks, partName } from './care-entries.ts'
 import { plain, strong, type Mark, type Wording } from './marks.ts'
@@ -328,6 +329,11 @@ export function contentMarks(content: Content, wording: Wording, tankId?: string
       return caseMarks(content)
     case 'clip':
       return [plain('clip'), plain(content.caption ? `: ${content.caption}` : '')]
+    case 'lab-result':
+    case 'csv-columns':
+    case 'device':
+    case 'pump-plan':
+      return deviceMarks(journal, content)
     case 'household':
       return [plain('household settings')]
     case 'course-start':

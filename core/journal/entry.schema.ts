@@ -32,6 +32,7 @@ import {
   TankChange,
   TankSetup,
 } from './contents/household.schema.ts'
+import { CsvColumns, Device, LabResult, PumpPlan } from './contents/lab.schema.ts'
 import {
   BenchEnd,
   BenchMark,
@@ -117,6 +118,10 @@ export const Content = Type.Union([
   CaseEnd,
   Tally,
   Clip,
+  LabResult,
+  CsvColumns,
+  Device,
+  PumpPlan,
 ])
 export type Content = Static<typeof Content>
 export type ContentKind = Content['kind']

@@ -25,6 +25,7 @@ export type Subject =
   | `run:${string}`
   | `introduction:${string}`
   | `case:${string}`
+  | `device:${string}`
   /** Pictures that belong to an entry. */
   | `pictures:${string}`
 
@@ -167,6 +168,10 @@ export function subjectsOf(content: Content): Subject[] {
     case 'clip':
       if (content.about !== undefined) subjects.push(`pictures:${content.about}`)
       break
+    case 'device':
+    case 'pump-plan':
+      subjects.push(`device:${content.deviceId}`)
+      break
     case 'training':
       subjects.push(...content.animalIds.map((animal): Subject => `animal:${animal}`))
       break
@@ -181,6 +186,8 @@ export function subjectsOf(content: Content): Subject[] {
     case 'course-change':
     case 'course-event':
     case 'course-end':
+    case 'lab-result':
+    case 'csv-columns':
       break
   }
   if ((content.kind === 'dose' || content.kind === 'bath') && content.productId !== undefined)

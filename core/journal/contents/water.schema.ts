@@ -18,6 +18,10 @@ export const Reading = content(
     basis: opt(oneOf(['NH3', 'NH4', 'N'] as const, 'total ammonia only')),
     uncertainty: opt(nonNegative('95 % half-width, in the unit')),
     kitId: opt(id()),
+    origin: opt(
+      oneOf(['lab', 'file', 'probe', 'photometer'] as const, 'where it came from, where no hand tested and typed it'),
+    ),
+    deviceId: opt(id('the device that read it')),
     overrides: overrides(),
   },
   'a test value',
@@ -49,6 +53,7 @@ export const Dose = content(
     massMg: opt(positive('of what the product’s strength is counted in')),
     courseId: opt(id()),
     taskId: opt(taskId()),
+    deviceId: opt(id('the pump that gave it')),
     overrides: overrides(),
   },
   'something is dosed into a tank',

@@ -1,0 +1,68 @@
+import Type from 'typebox'
+import { nonNegative, oneOf, positive, strict } from '../../schema/types.ts'
+import { content, id, name, opt, words } from './parts.schema.ts'
+
+export const LabResult = content(
+  'lab-result',
+  {
+    tankId: id(),
+    sample: opt(name('what the sample is called on the sheet')),
+    results: Type.Array(
+      strict({
+        element: id('element of the catalogue'),
+        mgPerL: opt(nonNegative('left out where it was not found')),
+        below: opt(nonNegative('mg/L: not found, and under this')),
+      }),
+      { minItems: 1, maxItems: 200 },
+    ),
+  },
+  'a laboratory’s analysis of a tank’s water; what the household tests too is kept as readings beside it',
+)
+
+export const CsvColumns = content(
+  'csv-columns',
+  {
+    header: Type.Array(Type.String({ maxLength: 120 }), { minItems: 1, maxItems: 200 }),
+    columns: Type.Array(Type.String({ maxLength: 60 }), {
+      minItems: 1,
+      maxItems: 200,
+      description: 'what each column holds, in the order of the header',
+    }),
+    dayOrder: oneOf(['ymd', 'dmy', 'mdy'] as const),
+  },
+  'how the columns of a kind of table are read: asked once, then known',
+)
+
+export const Device = content(
+  'device',
+  {
+    deviceId: id(),
+    name: name('the keeper’s own word for it'),
+    type: oneOf(['probe', 'photometer', 'pump', 'camera'] as const),
+    tankId: id(),
+    channel: Type.String({ minLength: 1, maxLength: 64, description: 'what the device server calls it' }),
+    keeps: opt(Type.Array(id('parameter'), { maxItems: 20, description: 'what of it is written down by itself' })),
+    retired: opt(Type.Boolean()),
+  },
+  'a device is attached to a tank; the latest holds',
+)
+
+export const PumpPlan = content(
+  'pump-plan',
+  {
+    deviceId: id(),
+    tankId: id(),
+    productId: id('what is in its bottle'),
+    mlByHour: Type.Array(nonNegative('mL'), {
+      minItems: 24,
+      maxItems: 24,
+      description: 'what it gives in each hour of the local day',
+    }),
+    days: opt(positive('after so many days it ends')),
+    bottleMl: opt(positive('what the bottle holds when the plan starts')),
+    residueMl: opt(nonNegative('what the pump cannot draw')),
+    stopped: opt(Type.Boolean({ description: 'it gives nothing any more' })),
+    why: opt(words()),
+  },
+  'a dosing pump is given a plan of the day; the latest holds',
+)
