@@ -26,7 +26,11 @@ export function deviceMarks(journal: Journal, content: DeviceContent): Mark[] {
     case 'csv-columns':
       return [plain(`a table’s columns, ${content.columns.length} of them`)]
     case 'device':
-      return [plain(`${TYPES[content.type]} `), strong(content.name), plain(content.retired ? ' taken off' : ' attached')]
+      return [
+        plain(`${TYPES[content.type]} `),
+        strong(content.name),
+        plain(content.retired ? ' taken off' : ' attached'),
+      ]
     case 'pump-plan': {
       const mlPerDay = content.mlByHour.reduce((sum, ml) => sum + ml, 0)
       const what = productById(journal, content.productId)?.name ?? content.productId

@@ -8,6 +8,7 @@ import { Quiet, Title } from '../../look/text.ts'
 import { Balance } from './Balance.tsx'
 import { Charts } from './Charts.tsx'
 import { Correct } from './Correct.tsx'
+import { Files } from './files/Files.tsx'
 import { Round } from './Round.tsx'
 
 const PARTS = [
@@ -15,6 +16,7 @@ const PARTS = [
   { id: 'charts', name: 'Charts', Body: Charts },
   { id: 'balance', name: 'What it takes up', Body: Balance },
   { id: 'correct', name: 'Put right', Body: Correct },
+  { id: 'files', name: 'Lab and files', Body: Files },
 ] as const
 
 /** The water log: what is to be tested, and what the readings say. */

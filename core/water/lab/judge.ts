@@ -32,6 +32,8 @@ export interface JudgedElement {
   /** As a share of it; null for what was not found. */
   share: number | null
   state: ElementState
+  /** Judged by the band of this kind of tank, not by sea water. */
+  isByBand: boolean
   mend: ElementMend
 }
 
@@ -46,10 +48,7 @@ export interface JudgedLab {
   elements: readonly JudgedElement[]
 }
 
-function stateOf(element: LabElement, mgPerL: number, share: number, tank: Tank): ElementState {
-  const parameter = element.parameter && parameterById(element.parameter.id)
-  const band = parameter && bandOfElement(element, mgPerL, tank)
-  if (band) return band
+function stateBySea(element: LabElement, mgPerL: number, share: number): ElementState {
   if (element.group === 'main' || element.group === 'minor') {
     const { under, over } = LET_PASS[element.group]
     if (share < 1 - under) return 'low'
@@ -60,8 +59,9 @@ function stateOf(element: LabElement, mgPerL: number, share: number, tank: Tank)
 }
 
 /** By the tank's own band where the household tests the same; null where the tank has none for it. */
-function bandOfElement(element: LabElement, mgPerL: number, tank: Tank): ElementState | null {
-  const { id, basis } = element.parameter!
+function stateByBand(element: LabElement, mgPerL: number, tank: Tank): ElementState | null {
+  if (!element.parameter) return null
+  const { id, basis } = element.parameter
   const parameter = parameterById(id)!
   const perIon = parameter.bases?.find((one) => one.id === (basis ?? parameter.kept))?.perIon ?? 1
   const state = bandState(parameter, tank.profile, mgPerL * perIon)
@@ -109,12 +109,23 @@ export function judgeLab(journal: Journal, tank: Tank, line: Line<ContentOf<'lab
       if (mgPerL === undefined) {
         const state = isSalt ? 'low' : 'not-found'
         return [
-          { element, mgPerL: null, below: below ?? null, seaMgPerL, share: null, state, mend: mendOf(element, state) },
+          {
+            element,
+            mgPerL: null,
+            below: below ?? null,
+            seaMgPerL,
+            share: null,
+            state,
+            isByBand: false,
+            mend: mendOf(element, state),
+          },
         ]
       }
       const share = mgPerL / seaMgPerL
-      const state = stateOf(element, mgPerL, share, tank)
-      return [{ element, mgPerL, below: null, seaMgPerL, share, state, mend: mendOf(element, state) }]
+      const byBand = stateByBand(element, mgPerL, tank)
+      const state = byBand ?? stateBySea(element, mgPerL, share)
+      const isByBand = byBand !== null
+      return [{ element, mgPerL, below: null, seaMgPerL, share, state, isByBand, mend: mendOf(element, state) }]
     })
     .sort((a, b) => Number(isOff(b)) - Number(isOff(a)) || ORDER.indexOf(a.element.id) - ORDER.indexOf(b.element.id))
   return { at: line.at, line, salinityPsu, isSalinityKnown: read !== undefined, elements }

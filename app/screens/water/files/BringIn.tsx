@@ -1,0 +1,174 @@
+import { useMemo, useState } from 'react'
+import { useForm } from 'react-hook-form'
+import { columnsEntry, missingOf, type ColumnMap, type ColumnRole } from '../../../../core/bring-in/columns.ts'
+import type { DayOrder } from '../../../../core/bring-in/dates.ts'
+import { readLab, readRows, type RowProblem } from '../../../../core/bring-in/read-rows.ts'
+import type { Tank } from '../../../../core/household/tanks.ts'
+import type { Content } from '../../../../core/journal/entry.ts'
+import { dateInput } from '../../../../core/time/words.ts'
+import { iso } from '../../../../core/time/zone.ts'
+import { plural } from '../../../../core/words/numbers.ts'
+import { SelectField } from '../../../fields/fields.tsx'
+import { readWhenFields, WhenFields, type WhenValues } from '../../../fields/when.tsx'
+import { thisInstant, useNow } from '../../../frame/now.tsx'
+import { UnkeptNote, useKeeping } from '../../../journal/keeping.tsx'
+import { useHousehold } from '../../../journal/provider.tsx'
+import { PlainButton, PrimaryButton } from '../../../look/buttons.ts'
+import { FieldGrid } from '../../../look/page.ts'
+import { Bar, Heading, Line, Quiet, Small, Stack } from '../../../look/text.ts'
+import { ColumnChoices } from './ColumnChoices.tsx'
+import type { ChosenFile } from './Files.tsx'
+
+const ORDERS: readonly { value: DayOrder | ''; label: string }[] = [
+  { value: '', label: 'which? choose' },
+  { value: 'dmy', label: 'day first: 31/12/2026' },
+  { value: 'mdy', label: 'month first: 12/31/2026' },
+  { value: 'ymd', label: 'year first: 2026-12-31' },
+]
+
+interface BringInValues extends WhenValues {
+  kind: 'lab' | 'readings'
+  dayOrder: DayOrder | ''
+  usualUnit: string
+}
+
+interface BringInProps {
+  tank: Tank
+  file: ChosenFile
+  onDone: (words: string) => void
+  onLeave: () => void
+}
+
+/** A table before it is kept: what its columns hold, what they come to, and what cannot be read. */
+export function BringIn({ tank, file, onDone, onLeave }: BringInProps) {
+  const { journal, settings, revision } = useHousehold()
+  const { keep, busy, unkept } = useKeeping()
+  const now = useNow()
+  const [columns, setColumns] = useState<readonly ColumnRole[]>(file.map.columns)
+  const form = useForm<BringInValues>({
+    defaultValues: {
+      kind: file.isLab ? 'lab' : 'readings',
+      dayOrder: file.map.dayOrder ?? '',
+      usualUnit: '',
+      time: '12:00',
+      date: dateInput(now, settings.clock),
+    },
+  })
+  const { kind, dayOrder, usualUnit, date, time } = form.watch()
+  const isLab = kind === 'lab'
+  const map: ColumnMap = useMemo(() => ({ columns, dayOrder: dayOrder === '' ? null : dayOrder }), [columns, dayOrder])
+  const when = readWhenFields({ date, time }, settings.clock, now)
+  const sampledAt = 'happened' in when ? when.happened : null
+  const missing = missingOf(isLab ? { ...map, dayOrder: 'ymd' } : map, isLab)
+  const read = useMemo(
+    () => {
+      if (missing !== null) return null
+      const input = { table: file.table, tank, context: { journal, settings, now: thisInstant() } }
+      if (!isLab) {
+        const { readings, same, problems } = readRows({ ...input, map: { ...map, dayOrder: map.dayOrder! } })
+        return { contents: readings as Content[], elements: 0, readings: readings.length, same, problems }
+      }
+      if (sampledAt === null) return null
+      const lab = readLab({ ...input, map, sampledAt: Date.parse(sampledAt), usualUnit })
+      return {
+        contents: [...(lab.result ? [lab.result] : []), ...lab.readings] as Content[],
+        elements: lab.result?.results.length ?? 0,
+        readings: lab.readings.length,
+        same: 0,
+        problems: lab.problems,
+      }
+    },
+    // eslint-disable-next-line react-hooks/exhaustive-deps -- the revision says when the journal has grown
+    [file, tank, journal, revision, settings, map, isLab, sampledAt, usualUnit, missing],
+  )
+  const send = async () => {
+    if (!read || read.contents.length === 0) return
+    const known = columnsEntry(file.table, map, map.dayOrder ?? 'ymd', iso(thisInstant()))
+    if (!(await keep([...read.contents, known]))) return
+    onDone(
+      isLab
+        ? `The lab’s result is kept: ${plural(read.elements, 'element')}, ${plural(read.readings, 'reading')} beside it.`
+        : `${plural(read.readings, 'reading')} kept${read.same > 0 ? `; ${read.same} were here already` : ''}.`,
+    )
+  }
+  const what = isLab
+    ? `${plural(read?.elements ?? 0, 'element')}${read && read.readings > 0 ? ` and ${plural(read.readings, 'reading')}` : ''}`
+    : plural(read?.readings ?? 0, 'reading')
+  return (
+    <section aria-label={file.name}>
+      <Heading>
+        <span>{file.name}</span>
+        <Quiet>
+          {plural(file.table.rows.length, 'row')}
+          {file.isKnown && '; its columns are known from last time'}
+        </Quiet>
+      </Heading>
+      <Stack $gap={18} style={{ paddingTop: 14 }}>
+        <FieldGrid>
+          <SelectField
+            control={form.control}
+            name="kind"
+            label="It is"
+            options={[
+              { value: 'readings', label: 'readings over time' },
+              { value: 'lab', label: 'a lab’s result' },
+            ]}
+          />
+          {!isLab && file.map.dayOrder !== 'ymd' && (
+            <SelectField control={form.control} name="dayOrder" label="Dates are written" options={[...ORDERS]} />
+          )}
+          {isLab && (
+            <SelectField
+              control={form.control}
+              name="usualUnit"
+              label="Figures without a unit"
+              options={[
+                { value: '', label: 'are left out' },
+                { value: 'mg/l', label: 'are mg/L' },
+                { value: 'µg/l', label: 'are µg/L' },
+              ]}
+            />
+          )}
+        </FieldGrid>
+        {isLab && (
+          <div style={{ maxWidth: 420 }}>
+            <Small style={{ fontWeight: 600, paddingBottom: 6 }}>When the sample was taken from {tank.name}</Small>
+            <WhenFields control={form.control} problems={'problems' in when ? when.problems : {}} />
+          </div>
+        )}
+        <ColumnChoices table={file.table} columns={columns} onChange={setColumns} />
+        {missing !== null && <Bar $tone="soon">To read it, {missing}.</Bar>}
+        {read && <Problems problems={read.problems} />}
+        {unkept && <UnkeptNote unkept={unkept} />}
+        <Line $gap={16}>
+          <PrimaryButton isDisabled={busy || !read || read.contents.length === 0} onPress={() => void send()}>
+            Keep {what}
+          </PrimaryButton>
+          <PlainButton onPress={onLeave}>leave it</PlainButton>
+          {read && read.same > 0 && <Quiet>{plural(read.same, 'reading')} of it are here already</Quiet>}
+        </Line>
+      </Stack>
+    </section>
+  )
+}
+
+const SHOWN_PROBLEMS = 8
+
+function Problems({ problems }: { problems: readonly RowProblem[] }) {
+  if (problems.length === 0) return null
+  return (
+    <Bar $tone="soon">
+      <Stack $gap={6}>
+        <span>{plural(problems.length, 'row')} of it cannot be read and would be left out:</span>
+        <ul>
+          {problems.slice(0, SHOWN_PROBLEMS).map(({ line, message }, i) => (
+            <li key={i}>
+              line {line}: {message}
+            </li>
+          ))}
+        </ul>
+        {problems.length > SHOWN_PROBLEMS && <span>and {problems.length - SHOWN_PROBLEMS} more</span>}
+      </Stack>
+    </Bar>
+  )
+}

@@ -1,0 +1,91 @@
+import { useRef, useState } from 'react'
+import { guessColumns, isLabTable, knownColumns, type ColumnMap } from '../../../../core/bring-in/columns.ts'
+import { readTable, type Table } from '../../../../core/bring-in/table.ts'
+import { useHousehold } from '../../../journal/provider.tsx'
+import { Button } from '../../../look/buttons.ts'
+import { Bar, Line, Small, Stack } from '../../../look/text.ts'
+import { HiddenInput } from '../../../photos/HiddenInput.ts'
+import { useTankOfPage } from '../useTankOfPage.tsx'
+import { BringIn } from './BringIn.tsx'
+import { LabResults } from './LabResults.tsx'
+
+/** A file that was chosen: what it holds, and how its columns are read to begin with. */
+export interface ChosenFile {
+  name: string
+  table: Table
+  map: ColumnMap
+  isLab: boolean
+  /** A table with the same columns was brought in before. */
+  isKnown: boolean
+}
+
+/** Bytes as text: UTF-8, or what spreadsheets of old write. */
+function textOf(bytes: ArrayBuffer): string {
+  try {
+    return new TextDecoder('utf-8', { fatal: true }).decode(bytes)
+  } catch {
+    return new TextDecoder('windows-1252').decode(bytes)
+  }
+}
+
+/** Readings and lab results out of a CSV file, and the lab's results that are kept. */
+export function Files() {
+  const { journal } = useHousehold()
+  const { tank, field } = useTankOfPage()
+  const [chosen, setChosen] = useState<ChosenFile | { name: string; problem: string } | null>(null)
+  const [done, setDone] = useState<string | null>(null)
+  const input = useRef<HTMLInputElement>(null)
+  const read = async (file: File) => {
+    setDone(null)
+    const table = readTable(textOf(await file.arrayBuffer()))
+    if ('problem' in table) return setChosen({ name: file.name, problem: table.problem })
+    const known = knownColumns(journal, table)
+    const map = known ?? guessColumns(table)
+    setChosen({ name: file.name, table, map, isLab: isLabTable(table, map), isKnown: known !== null })
+  }
+  return (
+    <Stack $gap={22}>
+      <Line $gap={16} style={{ alignItems: 'end' }}>
+        {field}
+        <HiddenInput
+          ref={input}
+          type="file"
+          accept=".csv,.txt,.tsv,text/csv,text/plain"
+          aria-label="Table of readings"
+          tabIndex={-1}
+          onChange={(event) => {
+            const file = event.target.files?.[0]
+            if (file) void read(file)
+            event.target.value = ''
+          }}
+        />
+        <Button onPress={() => input.current?.click()}>Choose a CSV file</Button>
+      </Line>
+      {chosen === null && (
+        <Small>
+          A lab’s result, or the spreadsheet that was kept until now. From a spreadsheet program save it as CSV. It is
+          read and shown first; nothing is kept before you say so.
+        </Small>
+      )}
+      {done && <p role="status">{done}</p>}
+      {chosen && 'problem' in chosen && (
+        <Bar $tone="act" role="alert">
+          {chosen.name}: {chosen.problem}. Nothing was changed.
+        </Bar>
+      )}
+      {chosen && 'table' in chosen && (
+        <BringIn
+          key={`${chosen.name} ${tank.id}`}
+          tank={tank}
+          file={chosen}
+          onDone={(words) => {
+            setChosen(null)
+            setDone(words)
+          }}
+          onLeave={() => setChosen(null)}
+        />
+      )}
+      <LabResults key={tank.id} tank={tank} />
+    </Stack>
+  )
+}
