@@ -3,7 +3,9 @@ import express, { type ErrorRequestHandler, type Express, type Response } from '
 import { readFile } from 'node:fs/promises'
 import { join } from 'node:path'
 import { isOwnHost } from './address.ts'
+import { deviceRoutes } from './device-routes.ts'
 import { securityHeaders } from './security.ts'
+import { StandIns } from './stand-ins.ts'
 
 const YEAR_S = 31_536_000
 
@@ -11,8 +13,9 @@ const YEAR_S = 31_536_000
  * Serves the built app. No accounts, no database: what a keeper writes never leaves the browser.
  * @param dist the folder of the built app
  * @param listening the host the server listens on: requests for other hosts are refused
+ * @param standIns the simulated devices
  */
-export function createApp(dist: string, listening = '127.0.0.1'): Express {
+export function createApp(dist: string, listening = '127.0.0.1', standIns = new StandIns()): Express {
   const app = express()
   app.disable('x-powered-by')
   app.use(securityHeaders())
@@ -21,6 +24,7 @@ export function createApp(dist: string, listening = '127.0.0.1'): Express {
     response.status(421).type('text/plain').send('This server answers to its own names only.')
   })
   app.use(compression())
+  app.use('/api', deviceRoutes(standIns))
   app.use(
     '/assets',
     // Their names carry a hash of their content.

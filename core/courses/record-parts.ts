@@ -4,7 +4,7 @@ import { coralsOf, livingCorals } from '../household/corals.ts'
 import type { Part } from '../household/parts.ts'
 import { firstAtOrAfter, type Journal } from '../journal/journal.ts'
 import { netVolumeAt } from '../household/tanks.ts'
-import { readingsOf } from '../readings/latest.ts'
+import { trustedReadingsOf } from '../readings/doubtful.ts'
 import { MS_PER_DAY, MS_PER_HOUR } from '../time/zone.ts'
 import type { Course } from './course.ts'
 import type { CourseRecord } from './record.ts'
@@ -167,7 +167,7 @@ export function salinityFacts(
   if (!isHeld) return { salinities: [], swaps: [] }
   const { tankId, startedAt } = course
   const byInstant = new Map<number, CourseRecord['salinities'][number]>()
-  for (const { at, content, id } of readingsOf(journal, tankId, 'salinity'))
+  for (const { at, content, id } of trustedReadingsOf(journal, tankId, 'salinity'))
     if (at >= startedAt - MS_PER_DAY && at <= until && content.result.kind === 'value')
       byInstant.set(at, { ms: at, psu: Math.max(0, content.result.value), entryId: id })
   return {

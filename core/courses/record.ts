@@ -9,7 +9,7 @@ import { partsOf, type Part } from '../household/parts.ts'
 import { netVolumeAt, tankById } from '../household/tanks.ts'
 import type { ContentOf } from '../journal/entry.ts'
 import { firstAtOrAfter, type Journal, type Line } from '../journal/journal.ts'
-import { readingsOf } from '../readings/latest.ts'
+import { trustedReadingsOf } from '../readings/doubtful.ts'
 import { isDrugCourse, type Course, type DrugCourse } from './course.ts'
 import { givenDoses, WHOLE_SHARE } from './record-doses.ts'
 import { cleanedSets, countsOf, dipsOf, fallowFacts, hostsOf, salinityFacts, sessionsOf } from './record-parts.ts'
@@ -143,7 +143,7 @@ function valueReadings(
   const otherTests: number[] = []
   // Of the drugs that are held only copper has a test at home: quarantine.md 5.4.
   if (!course.dose || !isCopper(course.dose.agent)) return { readings: [], otherTests }
-  for (const { at, content, id } of readingsOf(journal, course.tankId, 'copper')) {
+  for (const { at, content, id } of trustedReadingsOf(journal, course.tankId, 'copper')) {
     if (at < course.startedAt || at > until) continue
     const { result, uncertainty } = content
     if (result.kind !== 'value') otherTests.push(at)

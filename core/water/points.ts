@@ -1,6 +1,7 @@
 import { trendFit } from '../evidence/trend.ts'
 import type { TrendFit } from '../evidence/evidence.schema.ts'
 import type { Journal } from '../journal/journal.ts'
+import { doubtfulReadings } from '../readings/doubtful.ts'
 import { readingsOf } from '../readings/latest.ts'
 import { raisedBy } from '../readings/raises.ts'
 import { iso, MS_PER_DAY } from '../time/zone.ts'
@@ -104,8 +105,9 @@ function suspectsAmong(points: readonly Plain[], doses: readonly number[]): Set<
 /** All tests of a parameter in a tank: kept until its readings change, whatever part of them is asked for. */
 const allTests = (journal: Journal, tankId: string, parameter: string): readonly TestPoint[] =>
   journal.derive(`tests:${tankId}:${parameter}`, [`readings:${tankId}:${parameter}`, `water:${tankId}`], () => {
-    const plain = readingsOf(journal, tankId, parameter).flatMap(({ at, content: { result, uncertainty = 0 } }) =>
-      result.kind === 'value' ? [{ at, value: result.value, halfWidth: uncertainty }] : [],
+    const doubtful = doubtfulReadings(journal, tankId, parameter)
+    const plain = readingsOf(journal, tankId, parameter).flatMap(({ at, id, content: { result, uncertainty = 0 } }) =>
+      result.kind === 'value' && !doubtful.has(id) ? [{ at, value: result.value, halfWidth: uncertainty }] : [],
     )
     const groups: Plain[][] = []
     for (const one of plain) {
@@ -119,7 +121,14 @@ const allTests = (journal: Journal, tankId: string, parameter: string): readonly
         : [{ ...meanOfRepeats(group), count: group.length }],
     )
     const suspects = suspectsAmong(tests, raisedAt(journal, tankId, parameter))
-    return tests.map((test, i) => ({ ...test, isSuspect: suspects.has(i) && test.count === 1 }))
+    const points = tests.map((test, i) => ({ ...test, isSuspect: suspects.has(i) && test.count === 1 }))
+    // A probe's doubtful values stay on the chart, hollow, and count in nothing.
+    const hollow = readingsOf(journal, tankId, parameter).flatMap(({ at, id, content: { result, uncertainty = 0 } }) =>
+      result.kind === 'value' && doubtful.has(id)
+        ? [{ at, value: result.value, halfWidth: uncertainty, count: 1, isSuspect: true }]
+        : [],
+    )
+    return hollow.length === 0 ? points : [...points, ...hollow].sort((a, b) => a.at - b.at)
   })
 
 /**

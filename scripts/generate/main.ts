@@ -3,6 +3,7 @@
  * code built at run time, so Ajv's checks are built here. Output: core/generated (not committed).
  */
 import { mkdirSync, writeFileSync } from 'node:fs'
+import * as messages from '../../core/devices/messages.schema.ts'
 import { Content, EntryFrame, JournalFile } from '../../core/journal/entry.schema.ts'
 import { OPERATION_SCHEMAS } from '../../core/operations/schemas.ts'
 import { coursesDocument } from './courses.ts'
@@ -27,6 +28,25 @@ write(
   { content: Content, entry: EntryFrame, journalFile: JournalFile },
   '',
   'export const content: Check\nexport const entry: Check\nexport const journalFile: Check\n',
+)
+
+const deviceMessages = {
+  deviceList: messages.DeviceList,
+  sample: messages.Sample,
+  sampleList: messages.SampleList,
+  measureRequest: messages.MeasureRequest,
+  pumpOrder: messages.PumpOrder,
+  shot: messages.Shot,
+  pumpReport: messages.PumpReport,
+  simulatorSetting: messages.SimulatorSetting,
+}
+write(
+  'devices',
+  deviceMessages,
+  '',
+  Object.keys(deviceMessages)
+    .map((name) => `export const ${name}: Check\n`)
+    .join(''),
 )
 
 const operations = Object.entries(OPERATION_SCHEMAS)
