@@ -18,7 +18,8 @@ const ownPagesOnly: RequestHandler = (request, response, next) => {
 
 /** An instant of the query; the beginning of time where there is none. */
 const sinceOf = (request: Request): number => {
-  const at = Date.parse(String(request.query['since'] ?? ''))
+  const { since } = request.query
+  const at = typeof since === 'string' ? Date.parse(since) : NaN
   return Number.isNaN(at) ? 0 : at
 }
 

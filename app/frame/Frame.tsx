@@ -2,6 +2,7 @@ import { lazy, Suspense, useEffect, useRef, useState, type ReactNode } from 'rea
 import { RouterProvider as AriaRouter } from 'react-aria-components'
 import { NavigationType, Outlet, useHref, useLocation, useNavigate, useNavigationType } from 'react-router'
 import { styled } from 'styled-components'
+import { devicesOf } from '../../core/household/devices.ts'
 import { hasLiveRun } from '../../core/arrivals/live.ts'
 import { settingsOf } from '../../core/household/settings.ts'
 import { HouseholdProvider, useHousehold, useOpening, useShownSoon } from '../journal/provider.tsx'
@@ -18,6 +19,7 @@ import { useShortcuts } from './shortcuts.ts'
 
 const FirstRun = lazy(async () => ({ default: (await import('../screens/first-run/FirstRun.tsx')).FirstRun }))
 const Welcome = lazy(async () => ({ default: (await import('../screens/first-run/Welcome.tsx')).Welcome }))
+const DeviceBar = lazy(async () => ({ default: (await import('../devices/DeviceBar.tsx')).DeviceBar }))
 const RunBar = lazy(async () => ({ default: (await import('../arrivals/RunBar.tsx')).RunBar }))
 const ShortcutList = lazy(async () => ({ default: (await import('./ShortcutList.tsx')).ShortcutList }))
 
@@ -177,6 +179,11 @@ function Inside({ notices }: { notices: ReactNode }) {
         <Header />
         {notices}
         <ClockWarning />
+        {devicesOf(journal).length > 0 && (
+          <Suspense fallback={null}>
+            <DeviceBar />
+          </Suspense>
+        )}
         {hasLiveRun(journal) && (
           <Suspense fallback={null}>
             <RunBar />

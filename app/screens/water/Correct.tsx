@@ -25,7 +25,7 @@ export function Correct() {
   const { tank, field } = useTankOfPage()
   const [params, setParams] = useSearchParams()
   const parameter = CORRECTABLE.find(({ id }) => id === params.get('of')) ?? CORRECTABLE[0]!
-  const form = useForm({ values: { of: parameter.id as string } })
+  const form = useForm({ values: { of: parameter.id } })
   return (
     <Stack $gap={22}>
       <Line $gap={16} style={{ alignItems: 'end' }}>

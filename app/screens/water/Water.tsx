@@ -8,6 +8,7 @@ import { Quiet, Title } from '../../look/text.ts'
 import { Balance } from './Balance.tsx'
 import { Charts } from './Charts.tsx'
 import { Correct } from './Correct.tsx'
+import { Devices } from './devices/Devices.tsx'
 import { Files } from './files/Files.tsx'
 import { Round } from './Round.tsx'
 
@@ -17,6 +18,7 @@ const PARTS = [
   { id: 'balance', name: 'What it takes up', Body: Balance },
   { id: 'correct', name: 'Put right', Body: Correct },
   { id: 'files', name: 'Lab and files', Body: Files },
+  { id: 'devices', name: 'Devices', Body: Devices },
 ] as const
 
 /** The water log: what is to be tested, and what the readings say. */

@@ -66,7 +66,7 @@ export function BringIn({ tank, file, onDone, onLeave }: BringInProps) {
       const input = { table: file.table, tank, context: { journal, settings, now: thisInstant() } }
       if (!isLab) {
         const { readings, same, problems } = readRows({ ...input, map: { ...map, dayOrder: map.dayOrder! } })
-        return { contents: readings as Content[], elements: 0, readings: readings.length, same, problems }
+        return { contents: readings, elements: 0, readings: readings.length, same, problems }
       }
       if (sampledAt === null) return null
       const lab = readLab({ ...input, map, sampledAt: Date.parse(sampledAt), usualUnit })

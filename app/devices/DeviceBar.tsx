@@ -1,0 +1,187 @@
+import { useEffect, useRef, type RefObject } from 'react'
+import { Link } from 'react-aria-components'
+import { styled } from 'styled-components'
+import { parameterById } from '../../core/catalogue/parameter.ts'
+import { probeAlarm, pumpAlarms, type DeviceAlarm } from '../../core/devices/alarms.ts'
+import { dueValue, lastKept, probeReading, valuesRemembered } from '../../core/devices/auto-log.ts'
+import { orderOf, unwrittenDoses } from '../../core/devices/pump-doses.ts'
+import { pumpState } from '../../core/devices/pump-shots.ts'
+import { devicesOf, pumpPlanOf, type AttachedDevice } from '../../core/household/devices.ts'
+import type { ContentOf } from '../../core/journal/entry.ts'
+import { thisInstant, useNow } from '../frame/now.tsx'
+import { useKeeping } from '../journal/keeping.tsx'
+import { useHousehold } from '../journal/provider.tsx'
+import { rememberedSamples } from './api.ts'
+import { deviceStream } from './stream.ts'
+import { useDeviceList, useDeviceStream } from './useDeviceList.ts'
+import { usePumpReport } from './usePumpReport.ts'
+
+const Bar = styled.div`
+  display: flex;
+  flex-direction: column;
+  padding: 0 16px;
+  background: var(--sheet);
+  border-bottom: 2px solid var(--act);
+  a {
+    display: flex;
+    align-items: center;
+    min-height: 44px;
+    color: var(--act);
+    font-weight: 600;
+    text-decoration-color: var(--strong-rule);
+  }
+  a[data-tone='soon'] {
+    color: var(--soon);
+  }
+`
+
+/**
+ * The attached devices on every screen: what they send is written down here, thinned, and what is wrong with them stands at the top until it is seen to.
+ */
+export function DeviceBar() {
+  const { journal } = useHousehold()
+  const devices = devicesOf(journal)
+  const isWriter = useIsWriter()
+  return (
+    <div role="region" aria-label="Devices">
+      {devices.some(({ type }) => type === 'probe') && (
+        <Probes devices={devices.filter(({ type }) => type === 'probe')} isWriter={isWriter} />
+      )}
+      {devices
+        .filter(({ type }) => type === 'pump')
+        .map((device) => (
+          <Pump key={device.deviceId} device={device} isWriter={isWriter} />
+        ))}
+    </div>
+  )
+}
+
+function Alarms({ alarms }: { alarms: readonly DeviceAlarm[] }) {
+  if (alarms.length === 0) return null
+  return (
+    <Bar role="alert">
+      {alarms.map(({ tone, words }) => (
+        <Link key={words} href="/water/devices" data-tone={tone}>
+          {words}
+        </Link>
+      ))}
+    </Bar>
+  )
+}
+
+/** Only one tab writes down what devices send. */
+const LOCK = 'brinvo-devices'
+
+/** Whether this tab is the one that writes; a browser without locks has one tab as far as anyone knows. */
+function useIsWriter() {
+  const isWriter = useRef(false)
+  useEffect(() => {
+    if (!('locks' in navigator)) {
+      isWriter.current = true
+      return
+    }
+    let letGo = () => {}
+    const closed = new AbortController()
+    void navigator.locks
+      .request(LOCK, { signal: closed.signal }, () => {
+        isWriter.current = true
+        return new Promise<void>((resolve) => (letGo = resolve))
+      })
+      // Closed before it was this tab's turn.
+      .catch(() => undefined)
+    return () => {
+      isWriter.current = false
+      letGo()
+      closed.abort()
+    }
+  }, [])
+  return isWriter
+}
+
+type Writer = RefObject<boolean>
+
+function Probes({ devices, isWriter }: { devices: readonly AttachedDevice[]; isWriter: Writer }) {
+  const { journal, settings } = useHousehold()
+  const { keep, busy } = useKeeping()
+  const { list } = useDeviceList()
+  const version = useDeviceStream()
+  const now = thisInstant()
+  useEffect(() => {
+    if (!list || busy || !isWriter.current) return
+    const at = thisInstant()
+    const due = devices.flatMap(({ deviceId, tankId, channel, keeps = [] }) =>
+      keeps.flatMap((id): ContentOf<'reading'>[] => {
+        const parameter = parameterById(id)
+        const watch = deviceStream.channel(channel, id, at)?.watch
+        const value =
+          parameter && watch ? dueValue(watch, parameter, lastKept(journal, tankId, id, deviceId), at) : null
+        return parameter && value ? [probeReading(parameter, tankId, deviceId, value)] : []
+      }),
+    )
+    if (due.length > 0) void keep(due)
+    // eslint-disable-next-line react-hooks/exhaustive-deps -- the version says when something came
+  }, [version, list, journal, busy, keep, devices])
+  const isThere = list !== null
+  const asked = useRef(false)
+  useEffect(() => {
+    if (!isThere || asked.current) return
+    asked.current = true
+    const catchUp = async () => {
+      const found = await Promise.all(
+        devices.map(async ({ deviceId, tankId, channel, keeps = [] }) => {
+          const lasts = keeps.map((id) => lastKept(journal, tankId, id, deviceId))
+          // What a device remembers of the time before it was attached is nobody's.
+          if (lasts.every((one) => one === null)) return []
+          const samples = await rememberedSamples(channel, Math.min(...lasts.map((one) => one?.at ?? Infinity)))
+          return keeps.flatMap((id, i) => {
+            const parameter = parameterById(id)
+            const own = samples.filter((sample) => sample.parameter === id)
+            return parameter && lasts[i]
+              ? valuesRemembered(own, parameter, lasts[i]).map((value) =>
+                  probeReading(parameter, tankId, deviceId, value),
+                )
+              : []
+          })
+        }),
+      )
+      const missed = found.flat()
+      if (missed.length > 0 && isWriter.current) await keep(missed)
+    }
+    // A device that does not answer is said by its own alarm.
+    void catchUp().catch(() => undefined)
+  }, [isThere, devices, journal, keep, isWriter])
+  const alarms = devices.flatMap(({ name, channel, keeps = [] }) =>
+    keeps.flatMap((id) => {
+      const one = deviceStream.channel(channel, id, now)
+      const parameter = parameterById(id)
+      return one && parameter ? (probeAlarm(name, parameter.name, one.state, one.stuckSince, settings.clock) ?? []) : []
+    }),
+  )
+  return <Alarms alarms={alarms} />
+}
+
+function Pump({ device, isWriter }: { device: AttachedDevice; isWriter: Writer }) {
+  const { journal, settings } = useHousehold()
+  const { keep, busy } = useKeeping()
+  const now = useNow()
+  const { report } = usePumpReport(device.channel)
+  const plan = pumpPlanOf(journal, device.deviceId)
+  const shots = report?.shots
+  useEffect(() => {
+    if (!plan || !shots || busy || !isWriter.current) return
+    const doses = unwrittenDoses(journal, plan, shots, settings.clock, thisInstant(), false)
+    if (doses.length > 0) void keep(doses)
+  }, [plan, shots, busy, journal, settings, keep, now, isWriter])
+  if (!plan || !report) return null
+  const at = thisInstant()
+  return (
+    <Alarms
+      alarms={pumpAlarms(
+        device.name,
+        pumpState(orderOf(journal, plan, settings.timeZone), report.shots, at),
+        at,
+        settings.clock,
+      )}
+    />
+  )
+}

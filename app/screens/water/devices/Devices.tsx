@@ -1,0 +1,167 @@
+import { useState } from 'react'
+import { useQueryClient } from '@tanstack/react-query'
+import { parameterById } from '../../../../core/catalogue/parameter.ts'
+import type { DeviceOffered } from '../../../../core/devices/messages.ts'
+import { devicesOf, type AttachedDevice } from '../../../../core/household/devices.ts'
+import { tankById, type Tank } from '../../../../core/household/tanks.ts'
+import { spanText } from '../../../../core/time/words.ts'
+import { iso, MS_PER_HOUR, MS_PER_MINUTE } from '../../../../core/time/zone.ts'
+import { DEVICES_KEY, useDeviceList } from '../../../devices/useDeviceList.ts'
+import { thisInstant, useNow } from '../../../frame/now.tsx'
+import { newId } from '../../../journal/opened.ts'
+import { UnkeptNote, useKeeping } from '../../../journal/keeping.tsx'
+import { useHousehold } from '../../../journal/provider.tsx'
+import { Button, PlainButton } from '../../../look/buttons.ts'
+import { Bar, Heading, Line, Quiet, Small, Stack } from '../../../look/text.ts'
+import { useTankOfPage } from '../useTankOfPage.tsx'
+import { CameraView } from './CameraView.tsx'
+import { PhotometerView } from './PhotometerView.tsx'
+import { ProbeView } from './ProbeView.tsx'
+import { PumpView } from './PumpView.tsx'
+import { StandInFaults } from './StandInFaults.tsx'
+
+/** A clock further off than that would date what a device sends wrongly (EA). */
+const CLOCK_OFF_MS = 5 * MS_PER_MINUTE
+
+const TYPES: Record<DeviceOffered['type'], string> = {
+  probe: 'probe',
+  photometer: 'photometer',
+  pump: 'dosing pump',
+  camera: 'camera',
+}
+
+/** Meters, pumps and cameras that a server beside Brinvo speaks for: attached to a tank, seen, and written down. */
+export function Devices() {
+  const { journal } = useHousehold()
+  const { tank, field } = useTankOfPage()
+  const { list, problem } = useDeviceList()
+  const queries = useQueryClient()
+  const now = useNow()
+  const attached = devicesOf(journal)
+  const free = (list?.devices ?? []).filter(({ id }) => !attached.some(({ channel }) => channel === id))
+  const off = list ? Date.parse(list.now) - now : 0
+  return (
+    <Stack $gap={26}>
+      {problem && (
+        <Bar $tone="soon">
+          <Stack $gap={8}>
+            <span>{problem} Brinvo works without devices.</span>
+            <div>
+              <Button onPress={() => void queries.invalidateQueries({ queryKey: DEVICES_KEY })}>Ask again</Button>
+            </div>
+          </Stack>
+        </Bar>
+      )}
+      {Math.abs(off) > CLOCK_OFF_MS && (
+        <Bar $tone="act">
+          The devices’ clock is {spanText(Math.abs(off) / MS_PER_HOUR)} {off > 0 ? 'ahead' : 'behind'}: what they send
+          would be dated wrongly. Set it before you attach one.
+        </Bar>
+      )}
+      {list?.standIns === true && (
+        <Small>
+          These devices are stand-ins at a made-up tank: they show what a real one would do, and what Brinvo does when
+          one fails. Nothing of them is your water.
+        </Small>
+      )}
+      {attached.map((device) => (
+        <AttachedView
+          key={device.deviceId}
+          device={device}
+          offered={list?.devices.find(({ id }) => id === device.channel) ?? null}
+          isStandIn={list?.standIns === true}
+        />
+      ))}
+      {free.length > 0 && (
+        <section>
+          <Heading>{attached.length === 0 ? 'Attach a device' : 'More devices'}</Heading>
+          <Stack $gap={14} style={{ paddingTop: 14 }}>
+            <Line>{field}</Line>
+            {free.map((offered) => (
+              <Offer key={offered.id} offered={offered} tank={tank} />
+            ))}
+          </Stack>
+        </section>
+      )}
+    </Stack>
+  )
+}
+
+function Offer({ offered, tank }: { offered: DeviceOffered; tank: Tank }) {
+  const { keep, busy, unkept } = useKeeping()
+  const measures = offered.measures.map(({ parameter }) => parameterById(parameter)?.name ?? parameter)
+  const attach = () =>
+    void keep([
+      {
+        kind: 'device',
+        happened: iso(thisInstant()),
+        deviceId: newId(),
+        name: offered.name,
+        type: offered.type,
+        tankId: tank.id,
+        channel: offered.id,
+        ...(offered.type === 'probe' && { keeps: offered.measures.map(({ parameter }) => parameter) }),
+      },
+    ])
+  return (
+    <Line style={{ justifyContent: 'space-between' }}>
+      <div>
+        <strong>{offered.name}</strong>
+        <Small>
+          {TYPES[offered.type]}
+          {measures.length > 0 && `: ${measures.join(', ')}`}
+        </Small>
+      </div>
+      <Button isDisabled={busy} onPress={attach}>
+        Attach to {tank.name}
+      </Button>
+      {unkept && <UnkeptNote unkept={unkept} />}
+    </Line>
+  )
+}
+
+function AttachedView({
+  device,
+  offered,
+  isStandIn,
+}: {
+  device: AttachedDevice
+  offered: DeviceOffered | null
+  isStandIn: boolean
+}) {
+  const { journal } = useHousehold()
+  const { keep, busy } = useKeeping()
+  const [isOpen, setIsOpen] = useState(false)
+  const tankName = tankById(journal, device.tankId)?.name ?? device.tankId
+  return (
+    <section aria-label={device.name}>
+      <Heading>
+        <span>{device.name}</span>
+        <Quiet>
+          {TYPES[device.type]} at {tankName}
+        </Quiet>
+      </Heading>
+      <Stack $gap={14} style={{ paddingTop: 14 }}>
+        {!offered && <Bar $tone="act">It is not there: the device server does not offer it now.</Bar>}
+        {offered && device.type === 'probe' && <ProbeView device={device} offered={offered} />}
+        {offered && device.type === 'photometer' && <PhotometerView device={device} offered={offered} />}
+        {offered && device.type === 'pump' && <PumpView device={device} />}
+        {offered && device.type === 'camera' && <CameraView device={device} />}
+        <Line $gap={18}>
+          <PlainButton
+            isDisabled={busy}
+            onPress={() => void keep([{ kind: 'device', happened: iso(thisInstant()), ...device, retired: true }])}
+          >
+            take it off
+          </PlainButton>
+          {isStandIn && offered && device.type !== 'camera' && (
+            <PlainButton aria-expanded={isOpen} onPress={() => setIsOpen(!isOpen)}>
+              play a fault
+            </PlainButton>
+          )}
+        </Line>
+        {isOpen && offered && <StandInFaults offered={offered} />}
+      </Stack>
+    </section>
+  )
+}
