@@ -95,13 +95,22 @@ describe('uptake', () => {
     expect(isUptakeCertain(uptake)).toBe(true)
   })
   test('untested new water brings no nitrate; of alkalinity the middle of the band is assumed, and counted', () => {
-    const journal = house(reading(0, 'no3', 10), change(1, 100), reading(2, 'no3', 5))
-    expect(uptakeOf(journal, 'hall', no3, ms(2))).toMatchObject({ perDay: 0, assumed: { changes: 1, value: 0 } })
-    const other = house(reading(0, 'alk-kh', 8), change(1, 100), reading(2, 'alk-kh', 8.375))
+    const journal = house(reading(0, 'no3', 10), change(1, 100), reading(4, 'no3', 5))
+    expect(uptakeOf(journal, 'hall', no3, ms(4))).toMatchObject({ perDay: 0, assumed: { changes: 1, value: 0 } })
+    const other = house(reading(0, 'alk-kh', 8), change(1, 100), reading(4, 'alk-kh', 8.375))
     // Half of 8 and half of 8.75.
-    expect(uptakeOf(other, 'hall', alk, ms(2))!.perDay).toBeCloseTo(0, 9)
+    expect(uptakeOf(other, 'hall', alk, ms(4))!.perDay).toBeCloseTo(0, 9)
   })
-  test('one test tells none', () => expect(uptakeOf(house(reading(0, 'no3', 10)), 'hall', no3, ms(2))).toBeNull())
+  test('one test tells none, nor do two of the same days', () => {
+    expect(uptakeOf(house(reading(0, 'no3', 10)), 'hall', no3, ms(2))).toBeNull()
+    expect(uptakeOf(house(reading(0, 'no3', 10), reading(2, 'no3', 2)), 'hall', no3, ms(2))).toBeNull()
+  })
+  test('a lab that reads otherwise than the kit makes no uptake', () => {
+    const lab = { ...reading(4, 'no3', 2), origin: 'lab' } as Content
+    const journal = house(reading(0, 'no3', 10), lab, reading(8, 'no3', 10))
+    expect(uptakeOf(journal, 'hall', no3, ms(8))).toMatchObject({ perDay: 0 })
+    expect(testPoints(journal, 'hall', 'no3', 0, ms(9)).map(({ isByLab }) => isByLab)).toEqual([false, true, false])
+  })
 })
 
 describe('predicted against read', () => {

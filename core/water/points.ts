@@ -25,11 +25,13 @@ export interface TestPoint {
   halfWidth: number
   /** Readings it is the mean of. */
   count: number
+  /** A lab’s: another method than the household’s own. */
+  isByLab: boolean
   /** It does not fit the ones round it: shown hollow, and the trend passes it over. */
   isSuspect: boolean
 }
 
-type Plain = Omit<TestPoint, 'isSuspect' | 'count'>
+type Plain = Omit<TestPoint, 'isSuspect' | 'count' | 'isByLab'>
 
 /**
  * The mean of repeats of one test, each by what it may be off.
@@ -106,26 +108,30 @@ function suspectsAmong(points: readonly Plain[], doses: readonly number[]): Set<
 const allTests = (journal: Journal, tankId: string, parameter: string): readonly TestPoint[] =>
   journal.derive(`tests:${tankId}:${parameter}`, [`readings:${tankId}:${parameter}`, `water:${tankId}`], () => {
     const doubtful = doubtfulReadings(journal, tankId, parameter)
-    const plain = readingsOf(journal, tankId, parameter).flatMap(({ at, id, content: { result, uncertainty = 0 } }) =>
-      result.kind === 'value' && !doubtful.has(id) ? [{ at, value: result.value, halfWidth: uncertainty }] : [],
+    const plain = readingsOf(journal, tankId, parameter).flatMap(
+      ({ at, id, content: { result, origin, uncertainty = 0 } }) =>
+        result.kind === 'value' && !doubtful.has(id)
+          ? [{ at, value: result.value, halfWidth: uncertainty, isByLab: origin === 'lab' }]
+          : [],
     )
-    const groups: Plain[][] = []
+    const groups: (typeof plain)[] = []
     for (const one of plain) {
       const group = groups.at(-1)
-      if (group && one.at - group[0]!.at <= REPEAT_MS) group.push(one)
+      // A lab's figure is no repeat of a kit's.
+      if (group && group[0]!.isByLab === one.isByLab && one.at - group[0]!.at <= REPEAT_MS) group.push(one)
       else groups.push([one])
     }
     const tests = groups.flatMap((group) =>
       group.length > MOST_REPEATS
         ? group.map((one) => ({ ...one, count: 1 }))
-        : [{ ...meanOfRepeats(group), count: group.length }],
+        : [{ ...meanOfRepeats(group), isByLab: group[0]!.isByLab, count: group.length }],
     )
     const suspects = suspectsAmong(tests, raisedAt(journal, tankId, parameter))
     const points = tests.map((test, i) => ({ ...test, isSuspect: suspects.has(i) && test.count === 1 }))
     // A probe's doubtful values stay on the chart, hollow, and count in nothing.
     const hollow = readingsOf(journal, tankId, parameter).flatMap(({ at, id, content: { result, uncertainty = 0 } }) =>
       result.kind === 'value' && doubtful.has(id)
-        ? [{ at, value: result.value, halfWidth: uncertainty, count: 1, isSuspect: true }]
+        ? [{ at, value: result.value, halfWidth: uncertainty, count: 1, isByLab: false, isSuspect: true }]
         : [],
     )
     return hollow.length === 0 ? points : [...points, ...hollow].sort((a, b) => a.at - b.at)

@@ -7,6 +7,8 @@ import { testPoints } from './points.ts'
 
 /** Tests that say anything of today's uptake: as far back as this (EA). */
 export const UPTAKE_DAYS = 30
+/** Tests closer together tell their own errors and no uptake (EA). */
+const LEAST_DAYS = 3
 
 /** What is taken up, used or given off by what lives in the water. */
 export const TAKEN_UP: readonly ParameterId[] = ['alk-kh', 'ca', 'mg', 'k', 'no3', 'po4', 'sio2', 'gh']
@@ -27,22 +29,23 @@ export interface TankUptake {
 }
 
 /**
- * The uptake of a parameter in a tank over the last month: `uptake.estimate` on its tests, suspects left out.
+ * The uptake of a parameter in a tank over the last month: `uptake.estimate` on the household's own tests, suspects left out.
  * @param now ms
- * @returns null with fewer than two tests, or where a change brought nobody knows what
+ * @returns null with tests that span less than three days, or where a change brought nobody knows what
  * @example
  * uptakeOf(journal, 'frag', alkalinity, Date.now())?.perDay // 0.18 dKH
  */
 export function uptakeOf(journal: Journal, tankId: string, parameter: Parameter, now: number): TankUptake | null {
   const tests = testPoints(journal, tankId, parameter.id, now - UPTAKE_DAYS * MS_PER_DAY, now)
-    .filter(({ isSuspect }) => !isSuspect)
+    // A lab reads otherwise than a kit: the gap between the two is no uptake.
+    .filter(({ isSuspect, isByLab }) => !isSuspect && !isByLab)
     .map(({ at, value, halfWidth }) => ({
       at,
       value,
       halfWidth: halfWidth > 0 ? halfWidth : typicalUncertainty(parameter, value),
     }))
   const [first, last] = [tests[0], tests.at(-1)]
-  if (!first || !last || first.at === last.at) return null
+  if (!first || !last || last.at - first.at < LEAST_DAYS * MS_PER_DAY) return null
   const usual = usualNewWater(journal, tankId, parameter.id)
   const written = balanceEvents(journal, tankId, parameter.id, first.at, now)
   const untold = written.filter(({ fraction, replacement }) => fraction > 0 && replacement === null).length
@@ -79,6 +82,6 @@ export function uptakeOf(journal: Journal, tankId: string, parameter: Parameter,
   }
 }
 
-/** Whether an uptake is told from none by its tests. */
+/** Whether an uptake is known well enough to be dosed for: to half of it or better (EA). */
 export const isUptakeCertain = ({ perDay, error }: Pick<TankUptake, 'perDay' | 'error'>): boolean =>
-  Math.abs(perDay) > error
+  Math.abs(perDay) > 2 * error

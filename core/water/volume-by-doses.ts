@@ -26,7 +26,7 @@ interface Pair {
 function pairsOf(journal: Journal, tank: Tank, parameterId: string, now: number): Pair[] {
   const since = now - LOOK_BACK_DAYS * MS_PER_DAY
   const parameter = PARAMETERS_AS_ASKED.find(({ id }) => id === parameterId)!
-  const tests = testPoints(journal, tank.id, parameterId, since, now).filter((one) => !one.isSuspect)
+  const tests = testPoints(journal, tank.id, parameterId, since, now).filter((one) => !one.isSuspect && !one.isByLab)
   const between = tests.slice(1).map((second, i) => {
     const first = tests[i]!
     return { first, second, days: (second.at - first.at) / MS_PER_DAY }

@@ -153,6 +153,7 @@ describe('thinning', () => {
       value: i === 5_000 ? 12 : 8 + 0.1 * Math.sin(i / 300),
       halfWidth: 0.1,
       count: 1,
+      isByLab: false,
       isSuspect: false,
     }))
     const drawn = thinned(many)

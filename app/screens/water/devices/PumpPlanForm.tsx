@@ -221,7 +221,7 @@ export function PumpPlanForm({ device }: { device: AttachedDevice }) {
         ))}
       {plan && <HourBars mlByHour={plan.mlByHour} />}
       {plan && (
-        <p>
+        <div>
           <Figure $size={24}>{figures(ml! / plan.mlByHour.filter((one) => one > 0).length, 3)} mL</Figure> a shot
           {rises.map(({ parameter, dosed, uptake, cap }) => (
             <Small key={parameter.id}>
@@ -230,7 +230,7 @@ export function PumpPlanForm({ device }: { device: AttachedDevice }) {
               {cap !== null && `; at most ${width(parameter.id, cap)} up a day`}
             </Small>
           ))}
-        </p>
+        </div>
       )}
       {isOver && (
         <Bar $tone="act">

@@ -1,0 +1,249 @@
+import { act, screen, waitFor, within } from '@testing-library/react'
+import { shotsByHour } from '../../../../core/devices/pump-shots.ts'
+import type { Content } from '../../../../core/journal/entry.ts'
+import { sampleOf } from '../../../../scripts/testing/app.tsx'
+import { fromNow } from '../../../../scripts/testing/arrivals.ts'
+import { openScreens } from '../../../../scripts/testing/screens.tsx'
+import { DeviceBar } from '../../../devices/DeviceBar.tsx'
+import { Water } from '../Water.tsx'
+
+const DAY = 24 * 60
+const TANK: Content = {
+  kind: 'tank-setup',
+  happened: fromNow(-300 * DAY),
+  tankId: 'hall',
+  name: 'Hall reef',
+  water: 'marine',
+  role: 'display',
+  profile: 'reef-lps',
+  sheet: { shape: { kind: 'known', litres: 200 } },
+}
+const STOCK: Content = {
+  kind: 'product-setup',
+  happened: fromNow(-100 * DAY),
+  productId: 'stock',
+  name: 'potash stock',
+  ingredient: 'potassium-chloride',
+  strength: { kind: 'solution', mgPerMl: 50 },
+}
+const device = (type: 'probe' | 'photometer' | 'pump', more: object = {}): Content => ({
+  kind: 'device',
+  happened: fromNow(-20 * DAY),
+  deviceId: `my-${type}`,
+  name: `my ${type}`,
+  type,
+  tankId: 'hall',
+  channel: `${type}-1`,
+  ...more,
+})
+
+/** The device server of these tests: what it is asked, and what it answers. */
+const asked: { method: string; path: string; body: unknown }[] = []
+let order: unknown = null
+let shots: { deviceId: string; at: string; ml: number }[] = []
+const measure = (parameter: string) => ({ parameter, resolution: 0.01, everySeconds: 1 })
+const LIST = {
+  standIns: true,
+  devices: [
+    { id: 'probe-1', type: 'probe', name: 'Stand-in probe', measures: [measure('ph')] },
+    { id: 'photometer-1', type: 'photometer', name: 'Stand-in photometer', measures: [measure('k')] },
+    { id: 'pump-1', type: 'pump', name: 'Stand-in pump', measures: [] },
+  ],
+}
+function answer(method: string, path: string, body: unknown): unknown {
+  if (path.endsWith('/measure'))
+    return { deviceId: 'photometer-1', parameter: 'k', at: new Date().toISOString(), value: 361 }
+  if (path.includes('/plan')) {
+    if (method === 'PUT') order = body
+    if (method === 'DELETE') order = null
+    return { order, leftMl: 400, shots }
+  }
+  if (path.includes('/samples')) return { samples: [] }
+  return { ...LIST, now: new Date().toISOString() }
+}
+
+/** A stream of events that a test sends. */
+class TestStream {
+  static last: TestStream
+  private listeners = new Map<string, (event: { data: string }) => void>()
+  constructor() {
+    TestStream.last = this
+  }
+  addEventListener(kind: string, listener: (event: { data: string }) => void) {
+    this.listeners.set(kind, listener)
+  }
+  send(kind: string, data: unknown) {
+    this.listeners.get(kind)?.({ data: JSON.stringify(data) })
+  }
+  close() {
+    this.listeners.clear()
+  }
+}
+
+let isThere = true
+beforeEach(() => {
+  asked.length = 0
+  order = null
+  shots = []
+  isThere = true
+  Object.assign(globalThis, {
+    EventSource: TestStream,
+    fetch: (path: string, { method = 'GET', body }: { method?: string; body?: string } = {}) => {
+      const said = body === undefined ? undefined : (JSON.parse(body) as unknown)
+      asked.push({ method, path, body: said })
+      return isThere
+        ? Promise.resolve({
+            ok: true,
+            headers: new Headers({ 'content-type': 'application/json' }),
+            json: () => Promise.resolve(answer(method, path, said)),
+          })
+        : Promise.reject(new TypeError('refused'))
+    },
+  })
+  AbortSignal.timeout ??= () => new AbortController().signal
+})
+
+const open = (path: string, ...contents: Content[]) =>
+  openScreens(
+    { '/water/:part?': <Water />, '/bar': <DeviceBar /> },
+    ['device', 'pump-plan', 'dose', 'reading'],
+    sampleOf(TANK, STOCK, ...contents),
+    path,
+  )
+
+test('without a device server it says so, and Brinvo goes on', async () => {
+  isThere = false
+  await open('/water/devices')
+  expect(await screen.findByText(/No device server answers.*Brinvo works without devices/)).toBeInTheDocument()
+})
+
+test('a device is attached to a tank and taken off again', async () => {
+  const { user, lines } = await open('/water/devices?tank=hall')
+  expect(await screen.findByText(/stand-ins at a made-up tank/)).toBeInTheDocument()
+  await user.click(screen.getAllByRole('button', { name: 'Attach to Hall reef' })[0]!)
+  await waitFor(() =>
+    expect(lines('device').at(-1)).toMatchObject({ type: 'probe', channel: 'probe-1', tankId: 'hall', keeps: ['ph'] }),
+  )
+  const mine = await screen.findByRole('region', { name: 'Stand-in probe' })
+  await user.click(within(mine).getByRole('button', { name: 'take it off' }))
+  await waitFor(() => expect(lines('device').at(-1)).toMatchObject({ retired: true }))
+})
+
+test('a probe’s value stands large as it comes; one that stands still is struck through and said', async () => {
+  await open('/water/devices', device('probe', { keeps: [] }))
+  const channel = await screen.findByRole('listitem', { name: 'pH' })
+  await waitFor(() => expect(TestStream.last).toBeDefined())
+  const send = (from: number, count: number, value: (i: number) => number) => {
+    act(() => {
+      for (let i = from; i < from + count; i++)
+        TestStream.last.send('sample', {
+          deviceId: 'probe-1',
+          parameter: 'ph',
+          at: new Date(Date.now() + (i - 15) * 1000).toISOString(),
+          value: value(i),
+        })
+    })
+  }
+  send(0, 10, (i) => 8.1 + (i % 3) / 100)
+  expect(await within(channel).findByText('live')).toBeInTheDocument()
+  // What is no sample is passed over.
+  act(() => TestStream.last.send('sample', { deviceId: 'probe-1', value: 'high' }))
+  send(10, 60, () => 8.12)
+  expect(await within(channel).findByText(/stands still since/)).toBeInTheDocument()
+})
+
+test('a photometer’s value is shown before it is kept', async () => {
+  const { user, lines } = await open('/water/devices', device('photometer'))
+  await user.click(await screen.findByRole('button', { name: 'potassium' }))
+  expect(await screen.findByText('361 mg/L')).toBeInTheDocument()
+  expect(lines('reading')).toEqual([])
+  await user.click(screen.getByRole('button', { name: 'Keep it' }))
+  await waitFor(() =>
+    expect(lines('reading').at(-1)).toMatchObject({ parameter: 'k', origin: 'photometer', result: { value: 361 } }),
+  )
+})
+
+describe('a dosing pump', () => {
+  test('takes what “Put right” hands over, is held against the day’s cap, and gets its order', async () => {
+    const { user, lines } = await open('/water/devices?salt=potassium-chloride&rise=10&days=5', device('pump'))
+    // 10 mg/L of 200 L by 50 mg/mL: 40 mL; five days and 10 mL that cannot be drawn.
+    expect(await screen.findByLabelText('A day')).toHaveValue('40')
+    expect(screen.getByLabelText('The bottle holds')).toHaveValue('210')
+    expect(screen.getByText(/potassium: 10 mg\/L a day; at most 20 mg\/L up a day/)).toBeInTheDocument()
+    await user.clear(screen.getByLabelText('A day'))
+    await user.type(screen.getByLabelText('A day'), '100')
+    expect(screen.getByText(/over the day’s cap: potassium/)).toBeInTheDocument()
+    expect(screen.getByRole('button', { name: 'Start the pump' })).toBeDisabled()
+    await user.clear(screen.getByLabelText('A day'))
+    await user.type(screen.getByLabelText('A day'), '40')
+    await user.click(screen.getByRole('button', { name: 'Start the pump' }))
+    await waitFor(() =>
+      expect(lines('pump-plan').at(-1)).toMatchObject({ productId: 'stock', days: 5, bottleMl: 210, residueMl: 10 }),
+    )
+    const told = asked.find(({ method }) => method === 'PUT')!.body as {
+      mlByHour: number[]
+      raises: { parameter: string; perMl: number }[]
+    }
+    expect(told.mlByHour.filter((ml) => ml > 0)).toHaveLength(6)
+    expect(told.raises).toEqual([{ parameter: 'k', perMl: 0.25 }])
+    expect(await screen.findByText(/of potash stock, since/)).toBeInTheDocument()
+  })
+
+  /** A plan since four days, and the shots of it that came. */
+  const since = fromNow(-4 * DAY)
+  const plan: Content = {
+    kind: 'pump-plan',
+    happened: since,
+    deviceId: 'my-pump',
+    tankId: 'hall',
+    productId: 'stock',
+    mlByHour: shotsByHour(24, 24),
+    bottleMl: 400,
+    residueMl: 0,
+  }
+  const hourly = (until: number, gap: (hour: number) => boolean = () => false) => {
+    const first = Math.ceil(Date.parse(since) / 3_600_000)
+    return Array.from({ length: 97 }, (_, i) => first + i)
+      .filter((hour, i) => hour * 3_600_000 <= until && !gap(i))
+      .map((hour) => ({ deviceId: 'pump-1', at: new Date(hour * 3_600_000).toISOString(), ml: 1 }))
+  }
+  const asGiven = () => ({
+    startsAt: since,
+    timeZone: 'UTC',
+    mlByHour: shotsByHour(24, 24),
+    days: null,
+    bottleMl: 400,
+    residueMl: 0,
+    raises: [],
+  })
+
+  test('what it gave is written down day by day, and not twice', async () => {
+    order = asGiven()
+    shots = hourly(Date.now())
+    const { lines } = await open('/bar', device('pump'), plan)
+    await waitFor(() => expect(lines('dose').length).toBeGreaterThanOrEqual(4))
+    const doses = lines('dose')
+    expect(doses.every(({ deviceId, productId }) => deviceId === 'my-pump' && productId === 'stock')).toBe(true)
+    // Whole days of 24 mL between the first and today.
+    expect(doses.filter(({ amount }) => amount === 24)).toHaveLength(doses.length - 1)
+    expect(screen.queryByRole('alert')).toBeNull()
+  })
+  test('shots that did not come stand at the top of every screen', async () => {
+    order = asGiven()
+    shots = hourly(Date.now(), (i) => i > 90)
+    await open('/bar', device('pump'), plan)
+    expect(
+      await screen.findByText(/my pump missed \d+ shots?, the last .* Do not make up for them at once/),
+    ).toBeInTheDocument()
+  })
+  test('a pump that forgot its plan is given it again; stopping writes down what it gave', async () => {
+    shots = hourly(Date.now())
+    const { user, lines } = await open('/water/devices', device('pump'), plan)
+    await user.click(await screen.findByRole('button', { name: 'Give it the plan again' }))
+    await waitFor(() => expect(order).toMatchObject({ startsAt: since }))
+    await user.click(await screen.findByRole('button', { name: 'Stop the pump' }))
+    await waitFor(() => expect(lines('pump-plan').at(-1)).toMatchObject({ stopped: true }))
+    expect(lines('dose').reduce((sum, { amount }) => sum + amount, 0)).toBe(shots.length)
+    expect(order).toBeNull()
+  })
+})
