@@ -240,7 +240,7 @@ const Drawn = memo(function Drawn({
     <ComposedChart
       width={width}
       height={HEIGHT}
-      data={points as DrawnPoint[]}
+      data={points}
       margin={{ top: TOP, right: RIGHT, bottom: 0, left: 0 }}
       accessibilityLayer={false}
     >

@@ -12,7 +12,7 @@ import { testsInTrend, TREND_DAYS, trendOf, type TestPoint } from './points.ts'
 /** A difference is real when it beats 1.4 of a kit's errors: outbreaks.md 7, `reading`. */
 const REAL_ERRORS = 1.4
 /** Forecasts further ahead than that nobody believes (EA). */
-const FORECAST_DAYS = 60
+export const FORECAST_DAYS = 60
 /** How far a chart draws ahead, as a share of the time it shows (EA). */
 export const AHEAD_SHARE = 0.15
 
@@ -23,6 +23,14 @@ export interface TrendSaid {
   words: string
   /** When it leaves the band, or reaches a target, at this pace; null where it does not within two months. */
   leaves: { at: number; value: number } | null
+}
+
+/** Whether a trend is more than the kit's error over the time of its tests. @param used the tests that it rests on, not empty */
+export function isRealTrend(used: readonly TestPoint[], fit: TrendFit, parameter: Parameter): boolean {
+  const last = used.at(-1)!
+  const days = (last.at - used[0]!.at) / MS_PER_DAY
+  const error = last.halfWidth > 0 ? last.halfWidth : typicalUncertainty(parameter, last.value)
+  return Math.abs(fit.slopePerDay) * days > REAL_ERRORS * error
 }
 
 /** The change of a day in the household's unit. */
@@ -63,7 +71,7 @@ export function sayTrend(
     }
   const days = (last.at - since[0]!.at) / MS_PER_DAY
   const error = last.halfWidth > 0 ? last.halfWidth : typicalUncertainty(parameter, last.value)
-  if (Math.abs(fit.slopePerDay) * days <= REAL_ERRORS * error) {
+  if (!isRealTrend(since, fit, parameter)) {
     const values = since.map(({ value }) => value)
     const level = median(values)
     // A dip and back again is no trend, and no steady level either.

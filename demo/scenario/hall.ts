@@ -83,7 +83,54 @@ function quietWeeks(diary: Diary): void {
     { parameter: 'temp', from: 25.6, to: 25.2, wobble: 0.3 },
   ])
   for (const day of every(14, -112, -10)) diary.on(day, '17:30', change('hall', 35))
+  labResult(diary)
   for (const day of every(11, -40, -3)) diary.on(day, '18:50', fed('hall', ['plum', 'saffron'], 'both ate'))
+}
+
+/** A lab's analysis, mg/L: nutrients and iodine low, everything else a little off sea water. */
+const LAB_MG_PER_L: readonly [element: string, mgPerL: number][] = [
+  ['cl', 19_600],
+  ['na', 10_900],
+  ['s', 905],
+  ['mg', 1305],
+  ['ca', 434],
+  ['k', 377],
+  ['br', 64],
+  ['sr', 8.4],
+  ['b', 4.1],
+  ['f', 1.1],
+  ['li', 0.21],
+  ['i', 0.034],
+  ['ba', 0.012],
+  ['mo', 0.009],
+  ['mn', 0.0006],
+  ['fe', 0.0011],
+  ['zn', 0.004],
+  ['cu', 0.0009],
+  ['ni', 0.0021],
+  ['v', 0.0016],
+  ['al', 0.014],
+  ['p', 0.006],
+  ['si', 0.09],
+]
+const LAB_DAY = -19
+
+function labResult(diary: Diary): void {
+  diary.on(LAB_DAY, '09:00', {
+    kind: 'lab-result',
+    tankId: 'hall',
+    sample: 'Hall reef, November',
+    results: [
+      ...LAB_MG_PER_L.map(([element, mgPerL]) => ({ element, mgPerL })),
+      ...['sn', 'pb', 'hg', 'cd'].map((element) => ({ element })),
+    ],
+  })
+  for (const [parameter, mgPerL] of [
+    ['k', 377],
+    ['ca', 434],
+    ['mg', 1305],
+  ] as const)
+    diary.on(LAB_DAY, '09:00', { ...reading('hall', parameter, mgPerL), uncertainty: 0.05 * mgPerL, origin: 'lab' })
 }
 
 /** Five tallies by microscope, three spots each: diatoms, dinoflagellates, others, fields; and lengths of the first, µm. */

@@ -61,8 +61,8 @@ const VIEWS: readonly View[] = [
   { name: 'ledger-phone', path: '/', look: 'night', device: 'phone' },
   { name: 'fallow', path: '/courses/frags-fallow', look: 'paper', device: 'desk' },
   { name: 'course-paper', path: '/courses/copper-quar', look: 'paper', device: 'desk' },
-  { name: 'course-plan', path: '/courses/staghorn', look: 'paper', device: 'desk' },
   { name: 'water', path: '/water/charts?tank=hall', look: 'night', device: 'desk' },
+  { name: 'lab', path: '/water/files?tank=hall', look: 'paper', device: 'desk' },
   { name: 'course-start', path: '/courses/new?tank=hall', look: 'paper', device: 'desk' },
   { name: 'tank', path: '/tanks/hall', look: 'paper', device: 'desk' },
   {

@@ -3,6 +3,7 @@ import { useSearchParams } from 'react-router'
 import type { Parameter } from '../../../core/catalogue/parameter.ts'
 import type { Tank } from '../../../core/household/tanks.ts'
 import { readTyped, typedUnit } from '../../../core/readings/typed-reading.ts'
+import { reachedAt } from '../../../core/water/forecast.ts'
 import { CORRECTABLE, correctionStart } from '../../../core/water/correction/situation.ts'
 import { dayBeside } from '../../../core/time/words.ts'
 import { iso } from '../../../core/time/zone.ts'
@@ -12,13 +13,18 @@ import { SelectField } from '../../fields/fields.tsx'
 import { FigureField } from '../../fields/plain.tsx'
 import { useNow } from '../../frame/now.tsx'
 import { useHousehold } from '../../journal/provider.tsx'
-import { ButtonLink } from '../../look/buttons.ts'
+import { Button, ButtonLink } from '../../look/buttons.ts'
 import { FieldGrid } from '../../look/page.ts'
 import { Bar, Line, Small, Stack } from '../../look/text.ts'
 import { SideRises } from '../../water/SideRises.tsx'
-import { LowerPlanView } from './LowerPlanView.tsx'
+import { ChangePlanView } from './ChangePlanView.tsx'
 import { RaisePlanView } from './RaisePlanView.tsx'
 import { useTankOfPage } from './useTankOfPage.tsx'
+
+const WAYS = [
+  { way: 'salt', label: 'With a salt' },
+  { way: 'changes', label: 'With water changes' },
+] as const
 
 /** A level brought to where it should be: up by a salt under the day's cap, down by water changes. */
 export function Correct() {
@@ -103,9 +109,25 @@ function CorrectOne({ tank, parameter }: { tank: Tank; parameter: Parameter }) {
           hint={start.middle === null ? undefined : 'the middle of this tank’s band'}
         />
       </FieldGrid>
+      {start.floor !== null && from !== null && from < start.floor && (
+        <Bar $tone="soon">
+          Under its floor of {quantityText(parameterValue(parameter.id, start.floor, units))}: bring it over that first,
+          and test daily.
+        </Bar>
+      )}
       {start.note && <Small>The handbook on it: {start.note}.</Small>}
       {from !== null && to !== null && from === to && <Bar $tone="second">It is there already.</Bar>}
+      {target !== null && to !== null && <Reaches tank={tank} parameter={parameter} target={to} />}
       {from !== null && to !== null && to > from && (
+        <Line $gap={8} role="group" aria-label="By what">
+          {WAYS.map(({ way, label }) => (
+            <Button key={way} aria-pressed={(values['way'] ?? 'salt') === way} onPress={() => change('way', way)}>
+              {label}
+            </Button>
+          ))}
+        </Line>
+      )}
+      {from !== null && to !== null && to > from && values['way'] !== 'changes' && (
         <RaisePlanView
           tank={tank}
           start={start}
@@ -116,8 +138,8 @@ function CorrectOne({ tank, parameter }: { tank: Tank; parameter: Parameter }) {
           change={change}
         />
       )}
-      {from !== null && to !== null && to < from && (
-        <LowerPlanView
+      {from !== null && to !== null && (to < from || (to > from && values['way'] === 'changes')) && (
+        <ChangePlanView
           tank={tank}
           start={start}
           netL={start.netL}
@@ -129,5 +151,20 @@ function CorrectOne({ tank, parameter }: { tank: Tank; parameter: Parameter }) {
       )}
       {(from === null || to === null) && <Small>With both figures the plan stands here, day by day.</Small>}
     </Stack>
+  )
+}
+
+/** Whether the pace of the last weeks leads to a target by itself. */
+function Reaches({ tank, parameter, target }: { tank: Tank; parameter: Parameter; target: number }) {
+  const { journal, settings } = useHousehold()
+  const now = useNow()
+  const reaches = reachedAt(journal, tank.id, parameter, target, now)
+  if (reaches === null) return null
+  const { clock, units } = settings
+  return (
+    <Small>
+      At the pace of its last tests it is at {quantityText(parameterValue(parameter.id, target, units))} about{' '}
+      {dayBeside(clock.dayOf(reaches), clock.dayOf(now))} by itself.
+    </Small>
   )
 }

@@ -23,8 +23,10 @@ export const LOWER_CAPS: readonly LowerCap[] = [
   { parameter: 'salinity', capAt: () => 2, words: '2 ppt' },
 ]
 
-/** Levels that nutrients are kept over: outbreaks.md 5.4; higher while dinoflagellates last. */
+/** Levels that nutrients are kept over, mg/L: outbreaks.md 5.4. */
 export const FLOORS: Readonly<Record<string, number>> = { no3: 2, po4: 0.03 }
+/** The same while dinoflagellates last. */
+export const DINO_FLOORS: Readonly<Record<string, number>> = { no3: 5, po4: 0.05 }
 
 /** The most days that a plan runs over. */
 const MOST_DAYS = 60

@@ -1,5 +1,5 @@
 import { readTyped, typedUnit } from '../../../core/readings/typed-reading.ts'
-import { FLOORS, LOWER_CAPS, planChanges } from '../../../core/water/correction/lower.ts'
+import { LOWER_CAPS, planChanges } from '../../../core/water/correction/lower.ts'
 import { LOWER_CAUTIONS } from '../../../core/water/correction/words.ts'
 import { iso } from '../../../core/time/zone.ts'
 import { percentText, plural } from '../../../core/words/numbers.ts'
@@ -15,8 +15,8 @@ import type { CorrectionViewProps } from './RaisePlanView.tsx'
 /** Share of the water in one change that is offered first, %: a matched change that animals hardly feel (EA). */
 const FIRST_SHARE = '20'
 
-/** A level brought down by water changes: how much each day, no faster than its animals bear. */
-export function LowerPlanView({ tank, start, netL, from, to, values, change }: CorrectionViewProps) {
+/** A level brought to a target by water changes: how much each day, no faster than its animals bear. */
+export function ChangePlanView({ tank, start, netL, from, to, values, change }: CorrectionViewProps) {
   const { journal, settings } = useHousehold()
   const now = useNow()
   const { parameter } = start
@@ -39,7 +39,7 @@ export function LowerPlanView({ tank, start, netL, from, to, values, change }: C
       ? null
       : planChanges({ parameter: parameter.id, now: from, target: to, netL, replacement, maxFraction: share / 100 })
   const cap = LOWER_CAPS.find((one) => one.parameter === parameter.id)
-  const floor = FLOORS[parameter.id]
+  const { floor } = start
   const say = (value: number) => quantityText(parameterValue(parameter.id, value, units))
   return (
     <Stack $gap={20}>
@@ -65,7 +65,7 @@ export function LowerPlanView({ tank, start, netL, from, to, values, change }: C
           {caution}
         </Bar>
       ))}
-      {floor !== undefined && to < floor && (
+      {floor !== null && to < floor && (
         <Bar $tone="soon">
           {say(to)} is under the floor of {say(floor)}: at nothing, corals pale and dinoflagellates come.
         </Bar>
@@ -79,7 +79,10 @@ export function LowerPlanView({ tank, start, netL, from, to, values, change }: C
                 {planned.value.length > 1 && `, ${plural(planned.value.length, 'change')} in all, one a day`}
               </p>
               <Quiet>
-                {cap ? `At most ${cap.words} a day.` : 'No daily cap is known: the size of a change decides.'} Log it as{' '}
+                {cap && to < from
+                  ? `At most ${cap.words} a day.`
+                  : 'No daily cap is known: the size of a change decides.'}{' '}
+                Log it as{' '}
                 <Figure>{`${tank.short} change ${quantityText(changeVolume(planned.value[0]!.litres, units)).replace(' ', '')}`}</Figure>
                 , and test before the next: the plan follows what was read.
               </Quiet>
