@@ -125,7 +125,9 @@ test('S18: corals that pale, a lab’s result, potassium raised by the pump, alk
   expect(await axe(page)).toEqual([])
   await page.getByRole('link', { name: 'Hand it to a dosing pump' }).click()
 
-  // Attached, and given its order.
+  // Attached, and given its order; in an own journal a stand-in has to be wanted.
+  await expect(page.getByRole('button', { name: 'Attach to Hall' }).first()).toBeDisabled()
+  await page.getByText('attach them here all the same').click()
   const offer = page
     .locator('div')
     .filter({ has: page.getByText('Stand-in dosing pump', { exact: true }) })
@@ -148,6 +150,7 @@ test('S18: corals that pale, a lab’s result, potassium raised by the pump, alk
   await page.goto('/water')
   await expect(page.getByText(/alkalinity creeps up with potassium: potassium carbonate brought/)).toBeVisible()
   await page.goto('/water/devices?tank=hall')
+  await page.getByText('attach them here all the same').click()
   const photometer = page
     .locator('div')
     .filter({ has: page.getByText('Stand-in photometer', { exact: true }) })

@@ -6,7 +6,7 @@ import { probeAlarm, pumpAlarms, type DeviceAlarm } from '../../core/devices/ala
 import { dueValue, lastKept, probeReading, valuesRemembered } from '../../core/devices/auto-log.ts'
 import { orderOf, unwrittenDoses } from '../../core/devices/pump-doses.ts'
 import { pumpState } from '../../core/devices/pump-shots.ts'
-import { devicesOf, pumpPlanOf, type AttachedDevice } from '../../core/household/devices.ts'
+import { devicesOf, noteOf, pumpPlanOf, type AttachedDevice } from '../../core/household/devices.ts'
 import type { ContentOf } from '../../core/journal/entry.ts'
 import { thisInstant, useNow } from '../frame/now.tsx'
 import { useKeeping } from '../journal/keeping.tsx'
@@ -109,13 +109,13 @@ function Probes({ devices, isWriter }: { devices: readonly AttachedDevice[]; isW
   useEffect(() => {
     if (!list || busy || !isWriter.current) return
     const at = thisInstant()
-    const due = devices.flatMap(({ deviceId, tankId, channel, keeps = [] }) =>
+    const due = devices.flatMap(({ deviceId, tankId, channel, standIn, keeps = [] }) =>
       keeps.flatMap((id): ContentOf<'reading'>[] => {
         const parameter = parameterById(id)
         const watch = deviceStream.channel(channel, id, at)?.watch
         const value =
           parameter && watch ? dueValue(watch, parameter, lastKept(journal, tankId, id, deviceId), at) : null
-        return parameter && value ? [probeReading(parameter, tankId, deviceId, value)] : []
+        return parameter && value ? [probeReading(parameter, { deviceId, tankId, standIn }, value)] : []
       }),
     )
     if (due.length > 0) void keep(due)
@@ -128,7 +128,7 @@ function Probes({ devices, isWriter }: { devices: readonly AttachedDevice[]; isW
     asked.current = true
     const catchUp = async () => {
       const found = await Promise.all(
-        devices.map(async ({ deviceId, tankId, channel, keeps = [] }) => {
+        devices.map(async ({ deviceId, tankId, channel, standIn, keeps = [] }) => {
           const lasts = keeps.map((id) => lastKept(journal, tankId, id, deviceId))
           // What a device remembers of the time before it was attached is nobody's.
           if (lasts.every((one) => one === null)) return []
@@ -138,7 +138,7 @@ function Probes({ devices, isWriter }: { devices: readonly AttachedDevice[]; isW
             const own = samples.filter((sample) => sample.parameter === id)
             return parameter && lasts[i]
               ? valuesRemembered(own, parameter, lasts[i]).map((value) =>
-                  probeReading(parameter, tankId, deviceId, value),
+                  probeReading(parameter, { deviceId, tankId, standIn }, value),
                 )
               : []
           })
@@ -169,9 +169,9 @@ function Pump({ device, isWriter }: { device: AttachedDevice; isWriter: Writer }
   const shots = report?.shots
   useEffect(() => {
     if (!plan || !shots || busy || !isWriter.current) return
-    const doses = unwrittenDoses(journal, plan, shots, settings.clock, thisInstant(), false)
+    const doses = unwrittenDoses(journal, plan, shots, settings.clock, thisInstant(), false, noteOf(device))
     if (doses.length > 0) void keep(doses)
-  }, [plan, shots, busy, journal, settings, keep, now, isWriter])
+  }, [plan, shots, busy, journal, settings, keep, now, isWriter, device])
   if (!plan || !report) return null
   const at = thisInstant()
   return (

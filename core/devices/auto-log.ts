@@ -1,4 +1,5 @@
 import { typicalUncertainty, type Parameter } from '../catalogue/parameter.ts'
+import { noteOf, type AttachedDevice } from '../household/devices.ts'
 import type { ContentOf } from '../journal/entry.ts'
 import type { Journal } from '../journal/journal.ts'
 import { readingsOf } from '../readings/latest.ts'
@@ -45,19 +46,19 @@ export function dueValue(
 /** The reading that a value of a probe is kept as. */
 export const probeReading = (
   parameter: Parameter,
-  tankId: string,
-  deviceId: string,
+  device: Pick<AttachedDevice, 'deviceId' | 'tankId' | 'standIn'>,
   { at, value }: AutoValue,
 ): ContentOf<'reading'> => ({
   kind: 'reading',
   happened: iso(at),
-  tankId,
+  tankId: device.tankId,
   parameter: parameter.id,
   result: { kind: 'value', value },
   unit: parameter.unit,
   uncertainty: typicalUncertainty(parameter, value),
   origin: 'probe',
-  deviceId,
+  deviceId: device.deviceId,
+  ...noteOf(device),
 })
 
 /** What was last written down of a device's parameter; null where nothing was. */

@@ -40,6 +40,7 @@ const BOTTLE_UNTOLD_ML = 1e6
  * or when the pump is stopped.
  * @param shots of the device since the plan started
  * @param isStopped whether the day under way is written down too
+ * @param note what is noted on each, `noteOf` the pump
  * @example
  * await keep(unwrittenDoses(journal, plan, report.shots, settings.clock, Date.now(), false))
  */
@@ -50,6 +51,7 @@ export function unwrittenDoses(
   clock: ZoneClock,
   now: number,
   isStopped: boolean,
+  note: { note?: string } = {},
 ): ContentOf<'dose'>[] {
   const { deviceId, tankId, productId } = plan.content
   const product = productById(journal, productId)
@@ -83,6 +85,7 @@ export function unwrittenDoses(
             unit: 'mL',
             massMg: ml * product.mgPerUnit,
             deviceId,
+            ...note,
           },
         ],
   )

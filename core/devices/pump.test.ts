@@ -78,9 +78,7 @@ test('attached devices are as their newest entry says; a stopped plan is none', 
     ['p', expect.stringContaining('left pump')],
   ])
   expect(pumpPlanOf(journal, 'p')?.at).toBe(START)
-  expect(
-    pumpPlanOf(house(plan, { ...(plan as Extract<Content, { kind: 'pump-plan' }>), ...at(3), stopped: true }), 'p'),
-  ).toBeNull()
+  expect(pumpPlanOf(house(plan, { ...plan, ...at(3), stopped: true }), 'p')).toBeNull()
 })
 
 test('the order tells what a mL raises in the net volume, what it brings along too', () => {

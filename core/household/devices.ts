@@ -5,6 +5,13 @@ import { isolated } from '../words/isolated.ts'
 /** A device that is attached to a tank, as its newest entry describes it. */
 export type AttachedDevice = Omit<ContentOf<'device'>, 'kind' | 'happened' | 'note' | 'retired'>
 
+/** What is noted on everything that a stand-in sends: it is nobody's water. */
+export const STAND_IN_NOTE = 'made up, of a stand-in'
+
+/** The note of what a device sends; none for a real one. */
+export const noteOf = ({ standIn }: Pick<AttachedDevice, 'standIn'>): { note?: string } =>
+  standIn === true ? { note: STAND_IN_NOTE } : {}
+
 /** The devices that are attached, in the order they were. */
 export const devicesOf = (journal: Journal): AttachedDevice[] =>
   journal.derive('devices', ['kind:device'], () => {

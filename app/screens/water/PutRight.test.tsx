@@ -119,7 +119,7 @@ describe('put right', () => {
     ).toBeInTheDocument()
   })
   test('without a net volume nothing is reckoned', async () => {
-    const bare: Content = { ...(TANK), tankId: 'bare', name: 'Bare' }
+    const bare: Content = { ...TANK, tankId: 'bare', name: 'Bare' }
     delete (bare as { sheet?: unknown }).sheet
     await open('/water/correct?tank=bare', bare)
     expect(await screen.findByText(/Without its net volume nothing can be reckoned for Bare/)).toBeInTheDocument()

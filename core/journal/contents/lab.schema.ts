@@ -42,6 +42,7 @@ export const Device = content(
     tankId: id(),
     channel: Type.String({ minLength: 1, maxLength: 64, description: 'what the device server calls it' }),
     keeps: opt(Type.Array(id('parameter'), { maxItems: 20, description: 'what of it is written down by itself' })),
+    standIn: opt(Type.Boolean({ description: 'simulated: what it sends is made up' })),
     retired: opt(Type.Boolean()),
   },
   'a device is attached to a tank; the latest holds',

@@ -122,7 +122,13 @@ test('a device is attached to a tank and taken off again', async () => {
   expect(await screen.findByText(/stand-ins at a made-up tank/)).toBeInTheDocument()
   await user.click(screen.getAllByRole('button', { name: 'Attach to Hall reef' })[0]!)
   await waitFor(() =>
-    expect(lines('device').at(-1)).toMatchObject({ type: 'probe', channel: 'probe-1', tankId: 'hall', keeps: ['ph'] }),
+    expect(lines('device').at(-1)).toMatchObject({
+      type: 'probe',
+      channel: 'probe-1',
+      tankId: 'hall',
+      keeps: ['ph'],
+      standIn: true,
+    }),
   )
   const mine = await screen.findByRole('region', { name: 'Stand-in probe' })
   await user.click(within(mine).getByRole('button', { name: 'take it off' }))

@@ -12,6 +12,7 @@ import { newId } from '../../../journal/opened.ts'
 import { UnkeptNote, useKeeping } from '../../../journal/keeping.tsx'
 import { useHousehold } from '../../../journal/provider.tsx'
 import { Button, PlainButton } from '../../../look/buttons.ts'
+import { CheckChip } from '../../../look/CheckChip.ts'
 import { Bar, Heading, Line, Quiet, Small, Stack } from '../../../look/text.ts'
 import { useTankOfPage } from '../useTankOfPage.tsx'
 import { CameraView } from './CameraView.tsx'
@@ -32,13 +33,15 @@ const TYPES: Record<DeviceOffered['type'], string> = {
 
 /** Meters, pumps and cameras that a server beside Brinvo speaks for: attached to a tank, seen, and written down. */
 export function Devices() {
-  const { journal } = useHousehold()
+  const { journal, which } = useHousehold()
   const { tank, field } = useTankOfPage()
   const { list, problem } = useDeviceList()
   const queries = useQueryClient()
+  const [isMadeUpKnown, setIsMadeUpKnown] = useState(false)
   const now = useNow()
   const attached = devicesOf(journal)
   const free = (list?.devices ?? []).filter(({ id }) => !attached.some(({ channel }) => channel === id))
+  const needsTick = list?.standIns === true && which === 'mine'
   const off = list ? Date.parse(list.now) - now : 0
   return (
     <Stack $gap={26}>
@@ -77,8 +80,28 @@ export function Devices() {
           <Heading>{attached.length === 0 ? 'Attach a device' : 'More devices'}</Heading>
           <Stack $gap={14} style={{ paddingTop: 14 }}>
             <Line>{field}</Line>
+            {needsTick && (
+              <Bar $tone="act">
+                <Stack $gap={8}>
+                  <span>
+                    This is your own journal, and these devices are stand-ins: what they send would stand among your
+                    real readings, noted as made up, and a course would count it. Try them in the sample household
+                    instead.
+                  </span>
+                  <CheckChip isSelected={isMadeUpKnown} onChange={setIsMadeUpKnown}>
+                    attach them here all the same
+                  </CheckChip>
+                </Stack>
+              </Bar>
+            )}
             {free.map((offered) => (
-              <Offer key={offered.id} offered={offered} tank={tank} />
+              <Offer
+                key={offered.id}
+                offered={offered}
+                tank={tank}
+                isStandIn={list?.standIns === true}
+                isAllowed={!needsTick || isMadeUpKnown}
+              />
             ))}
           </Stack>
         </section>
@@ -87,7 +110,17 @@ export function Devices() {
   )
 }
 
-function Offer({ offered, tank }: { offered: DeviceOffered; tank: Tank }) {
+function Offer({
+  offered,
+  tank,
+  isStandIn,
+  isAllowed,
+}: {
+  offered: DeviceOffered
+  tank: Tank
+  isStandIn: boolean
+  isAllowed: boolean
+}) {
   const { keep, busy, unkept } = useKeeping()
   const measures = offered.measures.map(({ parameter }) => parameterById(parameter)?.name ?? parameter)
   const attach = () =>
@@ -100,6 +133,7 @@ function Offer({ offered, tank }: { offered: DeviceOffered; tank: Tank }) {
         type: offered.type,
         tankId: tank.id,
         channel: offered.id,
+        ...(isStandIn && { standIn: true }),
         ...(offered.type === 'probe' && { keeps: offered.measures.map(({ parameter }) => parameter) }),
       },
     ])
@@ -112,7 +146,7 @@ function Offer({ offered, tank }: { offered: DeviceOffered; tank: Tank }) {
           {measures.length > 0 && `: ${measures.join(', ')}`}
         </Small>
       </div>
-      <Button isDisabled={busy} onPress={attach}>
+      <Button isDisabled={busy || !isAllowed} onPress={attach}>
         Attach to {tank.name}
       </Button>
       {unkept && <UnkeptNote unkept={unkept} />}

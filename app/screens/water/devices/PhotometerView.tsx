@@ -1,7 +1,7 @@
 import { useState } from 'react'
 import { parameterById, typicalUncertainty, type Parameter } from '../../../../core/catalogue/parameter.ts'
 import type { DeviceOffered } from '../../../../core/devices/messages.ts'
-import type { AttachedDevice } from '../../../../core/household/devices.ts'
+import { noteOf, type AttachedDevice } from '../../../../core/household/devices.ts'
 import type { ContentOf } from '../../../../core/journal/entry.ts'
 import { parameterValue, quantityText } from '../../../../core/words/quantities.ts'
 import { measureNow } from '../../../devices/api.ts'
@@ -38,6 +38,7 @@ export function PhotometerView({ device, offered }: { device: AttachedDevice; of
           uncertainty: typicalUncertainty(parameter, value),
           origin: 'photometer',
           deviceId: device.deviceId,
+          ...noteOf(device),
         },
       })
     } catch (error) {

@@ -5,7 +5,7 @@ import { pumpAlarms } from '../../../../core/devices/alarms.ts'
 import type { PumpReport } from '../../../../core/devices/messages.ts'
 import { orderOf, unwrittenDoses } from '../../../../core/devices/pump-doses.ts'
 import { pumpState } from '../../../../core/devices/pump-shots.ts'
-import { pumpPlanOf, type AttachedDevice } from '../../../../core/household/devices.ts'
+import { noteOf, pumpPlanOf, type AttachedDevice } from '../../../../core/household/devices.ts'
 import { productById } from '../../../../core/household/shelf.ts'
 import type { ContentOf } from '../../../../core/journal/entry.ts'
 import type { Line as JournalLine } from '../../../../core/journal/journal.ts'
@@ -99,7 +99,7 @@ function Running({
   const stop = async () => {
     await orderPump(device.channel, null)
     await keep([
-      ...unwrittenDoses(journal, plan, report.shots, clock, thisInstant(), true),
+      ...unwrittenDoses(journal, plan, report.shots, clock, thisInstant(), true, noteOf(device)),
       { ...plan.content, happened: iso(thisInstant()), stopped: true },
     ])
   }
