@@ -10,6 +10,7 @@ import { useNow } from '../../frame/now.tsx'
 import { useHousehold } from '../../journal/provider.tsx'
 import { FieldGrid } from '../../look/page.ts'
 import { Bar, Figure, Quiet, Ruled, Stack } from '../../look/text.ts'
+import { KeepOne } from '../../safety/KeepOne.tsx'
 import type { CorrectionViewProps } from './RaisePlanView.tsx'
 
 /** Share of the water in one change that is offered first, %: a matched change that animals hardly feel (EA). */
@@ -37,7 +38,15 @@ export function ChangePlanView({ tank, start, netL, from, to, values, change }: 
   const planned =
     replacement === null || !isShare
       ? null
-      : planChanges({ parameter: parameter.id, now: from, target: to, netL, replacement, maxFraction: share / 100 })
+      : planChanges({
+          parameter: parameter.id,
+          now: from,
+          target: to,
+          netL,
+          replacement,
+          maxFraction: share / 100,
+          hasSmallPolyps: start.hasSmallPolyps,
+        })
   const cap = LOWER_CAPS.find((one) => one.parameter === parameter.id)
   const { floor } = start
   const say = (value: number) => quantityText(parameterValue(parameter.id, value, units))
@@ -79,12 +88,9 @@ export function ChangePlanView({ tank, start, netL, from, to, values, change }: 
                 {planned.value.length > 1 && `, ${plural(planned.value.length, 'change')} in all, one a day`}
               </p>
               <Quiet>
-                {cap && to < from
-                  ? `At most ${cap.words} a day.`
-                  : 'No daily cap is known: the size of a change decides.'}{' '}
-                Log it as{' '}
-                <Figure>{`${tank.short} change ${quantityText(changeVolume(planned.value[0]!.litres, units)).replace(' ', '')}`}</Figure>
-                , and test before the next: the plan follows what was read.
+                {to < from && cap ? `At most ${cap.words} a day. ` : ''}
+                {to < from && !cap ? 'No daily cap is known: the size of a change decides. ' : ''}
+                Test before the next: the plan follows what was read.
               </Quiet>
             </div>
             <Ruled>
@@ -109,6 +115,16 @@ export function ChangePlanView({ tank, start, netL, from, to, values, change }: 
                 ))}
               </tbody>
             </Ruled>
+            <KeepOne
+              tank={tank}
+              contentAt={(at) => ({
+                kind: 'water-change',
+                happened: iso(at),
+                tankId: tank.id,
+                litres: Number(planned.value[0]!.litres.toPrecision(4)),
+              })}
+              label={`Log the change of ${quantityText(changeVolume(planned.value[0]!.litres, units))}`}
+            />
           </>
         ) : (
           <Bar $tone="soon">

@@ -2,9 +2,12 @@ import { useForm } from 'react-hook-form'
 import { useSearchParams } from 'react-router'
 import type { Parameter } from '../../../core/catalogue/parameter.ts'
 import type { Tank } from '../../../core/household/tanks.ts'
+import { expectedReading } from '../../../core/readings/expected.ts'
 import { readTyped, typedUnit } from '../../../core/readings/typed-reading.ts'
 import { reachedAt } from '../../../core/water/forecast.ts'
+import { saltsFor } from '../../../core/water/correction/salts.ts'
 import { CORRECTABLE, correctionStart } from '../../../core/water/correction/situation.ts'
+import { sayPrediction } from '../../../core/water/prediction-words.ts'
 import { dayBeside } from '../../../core/time/words.ts'
 import { iso } from '../../../core/time/zone.ts'
 import { parameterValue, quantityText } from '../../../core/words/quantities.ts'
@@ -75,6 +78,9 @@ function CorrectOne({ tank, parameter }: { tank: Tank; parameter: Parameter }) {
   const valueOf = (one: ReturnType<typeof read>) =>
     one && 'content' in one && one.content.result.kind === 'value' ? one.content.result.value : null
   const [from, to] = [valueOf(level), valueOf(target)]
+  const hasSalt = saltsFor(parameter.id).length > 0
+  const byWay = hasSalt ? (values['way'] ?? 'salt') : 'changes'
+  const expected = expectedReading(journal, tank.id, parameter.id, now)
   const problem = (one: ReturnType<typeof read>) => (one && 'message' in one ? one : undefined)
   if (start.netL === null)
     return (
@@ -117,17 +123,24 @@ function CorrectOne({ tank, parameter }: { tank: Tank; parameter: Parameter }) {
       )}
       {start.note && <Small>The handbook on it: {start.note}.</Small>}
       {from !== null && to !== null && from === to && <Bar $tone="second">It is there already.</Bar>}
+      {expected && expected.since.length > 0 && (
+        <Bar $tone="soon">
+          {sayPrediction(expected, parameter, settings, now) ??
+            'Something was dosed or water changed since the last test.'}{' '}
+          Test again before you correct it.
+        </Bar>
+      )}
       {target !== null && to !== null && <Reaches tank={tank} parameter={parameter} target={to} />}
-      {from !== null && to !== null && to > from && (
+      {from !== null && to !== null && to > from && hasSalt && (
         <Line $gap={8} role="group" aria-label="By what">
           {WAYS.map(({ way, label }) => (
-            <Button key={way} aria-pressed={(values['way'] ?? 'salt') === way} onPress={() => change('way', way)}>
+            <Button key={way} aria-pressed={byWay === way} onPress={() => change('way', way)}>
               {label}
             </Button>
           ))}
         </Line>
       )}
-      {from !== null && to !== null && to > from && values['way'] !== 'changes' && (
+      {from !== null && to !== null && to > from && byWay === 'salt' && (
         <RaisePlanView
           tank={tank}
           start={start}
@@ -138,7 +151,7 @@ function CorrectOne({ tank, parameter }: { tank: Tank; parameter: Parameter }) {
           change={change}
         />
       )}
-      {from !== null && to !== null && (to < from || (to > from && values['way'] === 'changes')) && (
+      {from !== null && to !== null && (to < from || (to > from && byWay === 'changes')) && (
         <ChangePlanView
           tank={tank}
           start={start}

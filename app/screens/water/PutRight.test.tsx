@@ -47,7 +47,7 @@ const STOCK: Content = {
 const open = (path: string, ...contents: Content[]) =>
   openScreens(
     { '/water/:part?': <Water /> },
-    ['reading', 'dose', 'lab-result', 'csv-columns'],
+    ['reading', 'dose', 'water-change', 'lab-result', 'csv-columns'],
     sampleOf(TANK, ...contents),
     path,
   )
@@ -102,11 +102,15 @@ describe('put right', () => {
     await waitFor(() => expect(lines('dose').at(-1)).toMatchObject({ productId: 'stock', amount: 40, massMg: 2000 }))
   })
   test('down by water changes under the day’s cap; water that cannot do it is said', async () => {
-    const { user } = await open('/water/correct?tank=hall&of=no3', reading(1, 'no3', 40))
+    const { user, lines } = await open('/water/correct?tank=hall&of=no3', reading(1, 'no3', 40))
     await user.clear(await screen.findByLabelText('Wanted'))
     await user.type(screen.getByLabelText('Wanted'), '30')
     expect(screen.getByText('25 L')).toBeInTheDocument()
     expect(screen.getByText(/At most 5 mg\/L or a quarter, the smaller a day/)).toBeInTheDocument()
+    await user.click(screen.getByRole('button', { name: 'Log the change of 25 L' }))
+    await waitFor(() => expect(lines('water-change').at(-1)).toMatchObject({ tankId: 'hall', litres: 25 }))
+    // Changed since the test: what it should be now, and to test again.
+    expect(await screen.findByText(/Test again before you correct it/)).toBeInTheDocument()
     await user.clear(screen.getByLabelText('In the new water'))
     await user.type(screen.getByLabelText('In the new water'), '35')
     expect(screen.getByText(/does not bring it to 30.0 mg\/L: use water that holds less/)).toBeInTheDocument()

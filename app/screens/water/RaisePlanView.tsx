@@ -58,10 +58,7 @@ export function RaisePlanView({ tank, start, netL, from, to, values, change }: C
   })
   const picked = form.watch()
   const salt = salts.find(({ id }) => id === picked.salt)
-  if (!salt)
-    return (
-      <Bar $tone="soon">Nothing in the handbook raises {parameter.name} by itself; find out what keeps it low.</Bar>
-    )
+  if (!salt) return null
   const uptakePerDay = picked.uptake === 'with' ? (start.uptake?.perDay ?? 0) : 0
   const sideNow = salt.side ? start.levelOf(salt.side.parameter) : undefined
   const planned = planRaise({

@@ -97,6 +97,9 @@ describe('water changes to a target', () => {
   test('new water can raise a level too', () => {
     const changes = plan({ parameter: 'k', now: 340, target: 360, replacement: 400, maxFraction: 0.2 })
     expect(changes.ok && changes.value.map(({ reaches }) => Number(reaches.toFixed(1)))).toEqual([352, 360])
+    // Salinity by 1 ppt a day, however salty the new water.
+    const salty = plan({ parameter: 'salinity', now: 32, target: 34.5, replacement: 38, maxFraction: 0.5 })
+    expect(salty.ok && salty.value.map(({ reaches }) => Number(reaches.toFixed(2)))).toEqual([33, 34, 34.5])
   })
   test('water that cannot bring it there is said so, and so is a plan without an end', () => {
     expect(plan({ replacement: 30 })).toMatchObject({ ok: false, error: { code: 'no-solution' } })

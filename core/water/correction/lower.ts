@@ -1,5 +1,6 @@
 import { changeForTarget } from '../../water-change/water-change.ts'
 import { invalid, ok, type Result } from '../../result/result.ts'
+import { raiseCap } from './salts.ts'
 
 /** Most that may come down in a day at a level, outbreaks.md 5.4. */
 export interface LowerCap {
@@ -40,6 +41,8 @@ export interface LowerInput {
   replacement: number
   /** Largest share of the water in one change. */
   maxFraction: number
+  /** Whether small-polyp corals live there: some of what rises does so half as fast. */
+  hasSmallPolyps?: boolean
 }
 
 /** One water change of a plan. */
@@ -63,10 +66,15 @@ export function planChanges({
   netL,
   replacement,
   maxFraction,
+  hasSmallPolyps = false,
 }: LowerInput): Result<PlannedChange[]> {
-  const cap = LOWER_CAPS.find((one) => one.parameter === parameter)
+  const down = LOWER_CAPS.find((one) => one.parameter === parameter)
+  const up = raiseCap(parameter, 'usual', hasSmallPolyps)
   const falls = target < now
-  const reach = (level: number) => (falls && cap ? Math.max(target, level - cap.capAt(level)) : target)
+  const reach = (level: number): number => {
+    if (falls) return down ? Math.max(target, level - down.capAt(level)) : target
+    return up === null ? target : Math.min(target, level + up)
+  }
   const changes: PlannedChange[] = []
   let level = now
   // A change larger than allowed is cut: the level it reaches then decides the next.
