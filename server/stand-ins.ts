@@ -50,7 +50,7 @@ const devices = (everySeconds: number): DeviceOffered[] => [
 ]
 
 const NO_FAULT: PlayedFault = { fault: 'none', since: 0 }
-/** A device remembers so much: what a page that was closed can fetch. */
+/** How far back a device remembers: what a page that was closed can fetch. */
 const MEMORY_MS = 48 * MS_PER_HOUR
 const MEMORY_EVERY_SECONDS = 60
 

@@ -149,7 +149,7 @@ export interface LabRead {
   problems: RowProblem[]
 }
 
-/** What a lab's figure may be off, 95 %, as a share of it (EA: sheets seldom say). */
+/** 95 % half-width of a lab's figure, as a share of the figure (EA: sheets seldom say). */
 const LAB_SHARE = 0.05
 
 /**

@@ -12,7 +12,7 @@ export interface Table {
   rows: readonly TableRow[]
 }
 
-/** Rows that are read at most: years of daily tests (EA). */
+/** Most rows that are read: years of daily tests (EA). */
 const MOST_ROWS = 50_000
 
 /** What may stand between cells, the surest first: commas stand in figures and words too. */

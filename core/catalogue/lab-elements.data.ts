@@ -14,7 +14,7 @@ export interface LabElement {
   group: 'main' | 'minor' | 'trace' | 'unwanted'
   /** From here on it harms or points to a source, mg/L; null where it is not judged upwards but by its share. */
   highMgPerL: number | null
-  /** Where much of it comes from, for those that are too much. */
+  /** Where too much of the element usually comes from. */
   source: string | null
   /** The parameter that the household tests the same as; with the basis in which the lab's figure is typed there. */
   parameter?: { id: 'ca' | 'mg' | 'k' | 'po4' | 'sio2' | 'no3'; basis?: 'P' | 'Si' }

@@ -11,9 +11,9 @@ export interface DeviceAlarm {
   words: string
 }
 
-/** A bottle that runs dry within so long is said (EA): time to mix the next. */
+/** A bottle that runs dry within 48 hours is said (EA): time to mix the next. */
 const DRY_SOON_MS = 48 * 3_600_000
-/** Only shots missed within so long are an alarm; older ones stand on the pump’s own page (EA). */
+/** Shots missed in the last 36 hours are an alarm; older ones stand on the pump’s own page (EA). */
 const MISSED_SAID_MS = 36 * 3_600_000
 
 /** What is wrong with a probe’s channel, in words; null where nothing is. @param since ms, of a stuck one */

@@ -25,12 +25,12 @@ const COMPARED = 9
 /** Times the usual scatter, as one standard deviation of a normal. */
 const SPIKE_SDS = 6
 const MAD_TO_SD = 1.4826
-/** So many in a row away from the ones before are a change of the water, and no spike. */
+/** Five values in a row at a new level are a change of the water, and no spike. */
 const SHIFT_VALUES = 5
-/** A probe is silent after so many values that did not come, and not before half a minute. */
+/** A probe is silent after five values that did not come, and not before half a minute. */
 const SILENT_VALUES = 5
 const SILENT_LEAST_MS = 30_000
-/** A spike is said for so many values after it. */
+/** A spike is shown until fifteen values after it have come. */
 const SPIKE_SAID_VALUES = 15
 /** What is kept to judge by: more than an hour of a value every five seconds. */
 const MOST_KEPT = 900

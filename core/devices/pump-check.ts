@@ -12,7 +12,7 @@ export interface DayRise {
   parameter: Parameter
   /** What a day's mL raise. */
   dosed: number
-  /** What the tank takes up of it in a day, where the tests tell; else 0. */
+  /** What the tank takes up in a day, where the tests tell; else 0. */
   uptake: number
   cap: number | null
   /** The net rise is over the daily cap. */

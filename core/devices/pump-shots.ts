@@ -29,9 +29,9 @@ export function plannedShots(order: PumpOrder, from: number, until: number): Pla
   return shots
 }
 
-/** A shot is missed when it has not come so long after its hour began (EA). */
-export const MISSED_AFTER_MS = 0.25 * MS_PER_HOUR
-/** Of a shot that came short of this share of its mL it is said too (EA). */
+/** A shot is missed when it has not come a quarter of an hour after its time (EA). */
+const MISSED_AFTER_MS = 0.25 * MS_PER_HOUR
+/** A shot that gave less than this share of its mL counts as missed too (EA). */
 const SHORT_SHARE = 0.8
 
 /** How a pump stands against its order. */

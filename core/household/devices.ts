@@ -6,7 +6,7 @@ import { isolated } from '../words/isolated.ts'
 export type AttachedDevice = Omit<ContentOf<'device'>, 'kind' | 'happened' | 'note' | 'retired'>
 
 /** What is noted on everything that a stand-in sends: it is nobody's water. */
-export const STAND_IN_NOTE = 'made up, of a stand-in'
+const STAND_IN_NOTE = 'made up, of a stand-in'
 
 /** The note of what a device sends; none for a real one. */
 export const noteOf = ({ standIn }: Pick<AttachedDevice, 'standIn'>): { note?: string } =>

@@ -3,10 +3,10 @@ import type { Journal } from '../journal/journal.ts'
 import { MS_PER_HOUR } from '../time/zone.ts'
 import { readingsOf, type ReadingLine } from './latest.ts'
 
-/** Values of a probe written down exactly the same over so long are a probe that stopped (EA): a live one's last figure flickers. */
+/** Three equal values of a probe over three hours mean that it stopped (EA): the last figure of a live probe flickers. */
 const STUCK_HOURS = 3
 const STUCK_VALUES = 3
-/** A hand test says something of a probe's values within so long of it. */
+/** A hand test is held against a probe's value within two hours of the test (EA). */
 const BESIDE_HOURS = 2
 
 const valueOf = ({ content: { result } }: ReadingLine): number | null => (result.kind === 'value' ? result.value : null)

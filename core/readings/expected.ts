@@ -14,7 +14,7 @@ export interface ExpectedReading {
   isPredicted: boolean
 }
 
-/** A prediction holds for so many days; after that what the tank took up blurs it (EA). */
+/** Days that a prediction holds: after that, what the tank took up blurs it (EA). */
 const PREDICTED_DAYS = 3
 
 /**

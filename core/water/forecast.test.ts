@@ -128,7 +128,7 @@ test('a lab’s figures in words', () => {
   expect(judged.isSalinityKnown).toBe(false)
   expect(said).toMatchObject({
     k: ['low', 'under the band of this kind of tank', null],
-    sr: ['low', '51 % under sea water', expect.stringMatching(/^No dose of it by guess/)],
+    sr: ['low', '51 % under sea water', expect.stringMatching(/^Do not dose it by guess/)],
     cu: ['high', '100 × sea water', expect.stringMatching(/^Look for its source: brass/)],
     sn: ['not-found', 'not found', null],
     // A salt of sea water that is not found at all is low.

@@ -63,7 +63,7 @@ const raisedAt = (journal: Journal, tankId: string, parameter: string): number[]
       !struck && content.kind === 'dose' && raisedBy(content.ingredient, parameter, 1) > 0 ? [at] : [],
     )
 
-/** Dosing that rested for so long, or never was, begins a new trend when it starts (EA). */
+/** Dosing that starts after a week's rest begins a new trend (EA). */
 const DOSING_REST_DAYS = 7
 
 /**

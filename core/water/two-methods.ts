@@ -12,7 +12,7 @@ import type { Result } from '../result/result.ts'
 const CARD_END = 5
 
 /** What an indicator's reading spans, mg/L N: a range as it is, a limit from nothing or to the card's end, a value give or take its error. */
-export function spanOfCard({
+function spanOfCard({
   result,
   uncertainty = 0,
 }: Pick<ContentOf<'reading'>, 'result' | 'uncertainty'>): [number, number] {

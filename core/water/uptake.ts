@@ -82,6 +82,6 @@ export function uptakeOf(journal: Journal, tankId: string, parameter: Parameter,
   }
 }
 
-/** Whether an uptake is known well enough to be dosed for: to half of it or better (EA). */
+/** Whether an uptake is known well enough to be dosed for: its error is at most half of the uptake (EA). */
 export const isUptakeCertain = ({ perDay, error }: Pick<TankUptake, 'perDay' | 'error'>): boolean =>
   Math.abs(perDay) > 2 * error

@@ -8,9 +8,9 @@ import { MS_PER_DAY } from '../time/zone.ts'
 import { balanceEvents } from './balance.ts'
 import { testPoints } from './points.ts'
 
-/** Doses older than that may have gone into another water: rock, sand and the line change (EA). */
+/** Days of doses that count: older ones may have gone into another volume, since rock, sand and the water line change (EA). */
 const LOOK_BACK_DAYS = 60
-/** Two tests round a dose lie no further apart: longer, and uptake blurs the rise (EA). */
+/** Most days between the two tests round a dose: with more, uptake blurs the rise (EA). */
 const PAIR_DAYS = 2
 
 /** One dose with a test before and one after. */

@@ -163,7 +163,7 @@ describe('lab and files', () => {
     file('when,NO3,mystery\n1/2/2026,12,7\n3/2/2026,10,9')
     expect(await screen.findByText(/its columns are known from last time/)).toBeInTheDocument()
     expect(screen.getByRole('button', { name: 'Keep 2 readings' })).toBeEnabled()
-    expect(screen.getByText('2 readings of it are here already')).toBeInTheDocument()
+    expect(screen.getByText('2 readings are here already')).toBeInTheDocument()
   })
   test('what is no table is said, and changes nothing', async () => {
     const { lines } = await open('/water/files?tank=hall')

@@ -40,7 +40,7 @@ export interface CorrectionViewProps {
   change: (id: string, value: string) => void
 }
 
-/** A level raised by a salt: which, how fast, and what of it today. */
+/** A level raised by a salt: which salt, how fast, and today's dose. */
 export function RaisePlanView({ tank, start, netL, from, to, values, change }: CorrectionViewProps) {
   const { journal, settings } = useHousehold()
   const { parameter } = start

@@ -9,7 +9,7 @@ export interface PlayedFault {
   since: number
 }
 
-/** One value in so many is a spike, where spikes are played. */
+/** One value in fifteen is a spike where spikes are played. */
 const SPIKE_EACH = 15
 
 /**

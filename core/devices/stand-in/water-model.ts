@@ -33,9 +33,7 @@ const COURSES: Readonly<Record<string, Course>> = {
   po4: { level: 0.06, swing: 0, peakHour: 0, noise: 0.004, driftPerHour: 0.002, spike: 0.2 },
 }
 
-/** The parameters that the stand-ins' tank knows. */
-export const MODELLED: readonly string[] = Object.keys(COURSES)
-
+/** How a parameter of the stand-ins' tank goes; undefined for one that the tank does not know. */
 export const courseOf = (parameter: string): Course | undefined => COURSES[parameter]
 
 /**

@@ -41,7 +41,12 @@ export const Device = content(
     type: oneOf(['probe', 'photometer', 'pump', 'camera'] as const),
     tankId: id(),
     channel: Type.String({ minLength: 1, maxLength: 64, description: 'what the device server calls it' }),
-    keeps: opt(Type.Array(id('parameter'), { maxItems: 20, description: 'what of it is written down by itself' })),
+    keeps: opt(
+      Type.Array(id('parameter'), {
+        maxItems: 20,
+        description: 'parameters whose values are written down without being asked',
+      }),
+    ),
     standIn: opt(Type.Boolean({ description: 'simulated: what it sends is made up' })),
     retired: opt(Type.Boolean()),
   },

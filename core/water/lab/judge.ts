@@ -12,7 +12,7 @@ import { CORRECTION_SALTS } from '../correction/salts.ts'
 const REFERENCE_PSU = 35
 /** Shares off sea water that are let pass, up and down (EA): the salts of the mix vary by so much. */
 const LET_PASS = { main: { under: 0.1, over: 0.1 }, minor: { under: 0.3, over: 0.5 } } as const
-/** A salinity read so long before or after the sample is taken for the sample's (EA). */
+/** A salinity read within a week of the sample is taken as the sample's (EA). */
 const SALINITY_DAYS = 7
 
 /** How an element of a lab's result stands. */
@@ -29,7 +29,7 @@ export interface JudgedElement {
   below: number | null
   /** Sea water of the tank's salinity. */
   seaMgPerL: number
-  /** As a share of it; null for what was not found. */
+  /** Found, as a share of sea water; null for what was not found. */
   share: number | null
   state: ElementState
   /** Judged by the band of this kind of tank, not by sea water. */
@@ -141,7 +141,7 @@ export interface KitAgainstLab {
   kitName: string | null
 }
 
-/** A kit's test so near to the sample is of the same water (EA). */
+/** A kit's test within two days of the sample is of the same water (EA). */
 const SAME_WATER_DAYS = 2
 
 /**

@@ -195,7 +195,7 @@ describe('a dosing pump', () => {
     expect(await screen.findByText(/of potash stock, since/)).toBeInTheDocument()
   })
 
-  /** A plan since four days, and the shots of it that came. */
+  /** A plan that began four days ago, and the shots that came. */
   const since = fromNow(-4 * DAY)
   const plan: Content = {
     kind: 'pump-plan',

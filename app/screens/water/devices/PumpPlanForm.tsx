@@ -178,7 +178,7 @@ export function PumpPlanForm({ device }: { device: AttachedDevice }) {
           problem={texts.ml === '' ? undefined : faults.ml}
         />
         <FigureField
-          label="In so many shots"
+          label="Shots"
           after="a day"
           value={texts.portions}
           onChange={(text) => change('portions', text)}

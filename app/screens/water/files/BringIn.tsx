@@ -145,7 +145,7 @@ export function BringIn({ tank, file, onDone, onLeave }: BringInProps) {
             Keep {what}
           </PrimaryButton>
           <PlainButton onPress={onLeave}>leave it</PlainButton>
-          {read && read.same > 0 && <Quiet>{plural(read.same, 'reading')} of it are here already</Quiet>}
+          {read && read.same > 0 && <Quiet>{plural(read.same, 'reading')} are here already</Quiet>}
         </Line>
       </Stack>
     </section>
@@ -159,7 +159,7 @@ function Problems({ problems }: { problems: readonly RowProblem[] }) {
   return (
     <Bar $tone="soon">
       <Stack $gap={6}>
-        <span>{plural(problems.length, 'row')} of it cannot be read and would be left out:</span>
+        <span>{plural(problems.length, 'row')} cannot be read and would be left out:</span>
         <ul>
           {problems.slice(0, SHOWN_PROBLEMS).map(({ line, message }, i) => (
             <li key={i}>
