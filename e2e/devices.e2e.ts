@@ -111,7 +111,7 @@ test('S18: corals that pale, a lab’s result, potassium raised by the pump, alk
     .setInputFiles({ name: 'lab.csv', mimeType: 'text/csv', buffer: Buffer.from(LAB) })
   await page.getByLabel('Day').fill('2026-10-30')
   await page.getByRole('button', { name: /^Keep 10 elements/ }).click()
-  await expect(page.getByText(/1 of 10 elements are off/)).toBeVisible()
+  await expect(page.getByText(/1 of 10 elements is off/)).toBeVisible()
   await expect(page.getByText(/the kit read 395 mg\/L, the lab 352 mg\/L/)).toBeVisible()
   expect(await axe(page)).toEqual([])
   await page.getByRole('link', { name: 'Plan it' }).click()

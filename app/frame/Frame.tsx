@@ -19,6 +19,7 @@ import { useShortcuts } from './shortcuts.ts'
 
 const FirstRun = lazy(async () => ({ default: (await import('../screens/first-run/FirstRun.tsx')).FirstRun }))
 const Welcome = lazy(async () => ({ default: (await import('../screens/first-run/Welcome.tsx')).Welcome }))
+const OpenBench = lazy(async () => ({ default: (await import('../bench/OpenBench.tsx')).OpenBench }))
 const DeviceBar = lazy(async () => ({ default: (await import('../devices/DeviceBar.tsx')).DeviceBar }))
 const RunBar = lazy(async () => ({ default: (await import('../arrivals/RunBar.tsx')).RunBar }))
 const ShortcutList = lazy(async () => ({ default: (await import('./ShortcutList.tsx')).ShortcutList }))
@@ -179,6 +180,11 @@ function Inside({ notices }: { notices: ReactNode }) {
         <Header />
         {notices}
         <ClockWarning />
+        {journal.ofKind('bench-start').length > 0 && (
+          <Suspense fallback={null}>
+            <OpenBench />
+          </Suspense>
+        )}
         {devicesOf(journal).length > 0 && (
           <Suspense fallback={null}>
             <DeviceBar />

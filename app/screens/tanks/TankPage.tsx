@@ -80,6 +80,7 @@ function TankView({ tank, onEdit }: { tank: Tank; onEdit: () => void }) {
         </div>
         <Line>
           {!tank.retired && <ButtonLink href={`/courses/new?tank=${tank.id}`}>Start a course</ButtonLink>}
+          {!tank.retired && <ButtonLink href={`/bench?tank=${tank.id}`}>At the bench</ButtonLink>}
           <Button onPress={onEdit}>Change the tank or its sheet</Button>
         </Line>
       </PageHead>

@@ -80,7 +80,7 @@ function CorrectOne({ tank, parameter }: { tank: Tank; parameter: Parameter }) {
   const [from, to] = [valueOf(level), valueOf(target)]
   const hasSalt = saltsFor(parameter.id).length > 0
   const byWay = hasSalt ? (values['way'] ?? 'salt') : 'changes'
-  const expected = expectedReading(journal, tank.id, parameter.id, now)
+  const expected = expectedReading(journal, tank.id, parameter.id, now + 1)
   const problem = (one: ReturnType<typeof read>) => (one && 'message' in one ? one : undefined)
   if (start.netL === null)
     return (

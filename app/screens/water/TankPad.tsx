@@ -170,7 +170,7 @@ function OneTest({
   const [one, two] = [plainOf(first), plainOf(second)]
   const mean = one && two ? meanOfRepeats([one, two]) : null
   const isFar = first !== null && 'content' in first && first.isFar
-  const expected = expectedReading(journal, tank.id, parameter.id, now)
+  const expected = expectedReading(journal, tank.id, parameter.id, now + 1)
   const predicted = expected && sayPrediction(expected, parameter, settings, now)
   return (
     <li>

@@ -106,6 +106,32 @@ describe('the count: broken over 1.010 alone', () => {
     expect(it.standing(5, '21:00').warnings.map(({ rule }) => rule)).toContain('salinity-low')
   })
 
+  test('a probe that stands still never feeds the count: its hours stay unproven', () => {
+    const probe = (it: Quarantine, day: number, time: string, psu: number) =>
+      it.write({
+        kind: 'reading',
+        ...it.at(day, time),
+        tankId: 'quar',
+        parameter: 'salinity',
+        result: { kind: 'value', value: psu },
+        unit: 'psu',
+        origin: 'probe',
+        deviceId: 'p',
+      })
+    const days = [4, 5, 6, 7, 8]
+    const times = ['12:00', '16:00', '20:00']
+    const stuck = low(4)
+    for (const day of days) for (const time of times) probe(stuck, day, time, TARGET)
+    const live = low(4)
+    days.forEach((day, i) => times.forEach((time, j) => probe(live, day, time, TARGET + (i + j) / 1000)))
+    const silent = low(4)
+    const has = (it: Quarantine) => it.count(8, '21:00', 'held').has
+    // A live probe proves its days; of a stuck one only the first value may have been true.
+    expect(has(live)).toBeGreaterThan(has(silent) + 48)
+    probe(silent, 4, '12:00', TARGET)
+    expect(has(stuck)).toBeCloseTo(has(silent), 6)
+  })
+
   test('three days without a reading: the third is not counted', () => {
     const it = low(4)
     it.reading(7, '08:00', 'salinity', TARGET)

@@ -1,6 +1,6 @@
 import Type, { type Static } from 'typebox'
 import { fraction, instant, nonNegative, oneOf, strict } from '../../schema/types.ts'
-import { content, count, id, name, opt, words } from './parts.schema.ts'
+import { content, count, id, name, opt, overrides, words } from './parts.schema.ts'
 
 const partProperties = {
   name: name('as the keeper calls it: "fern, left"'),
@@ -73,12 +73,22 @@ export const BenchStart = content(
     partIds: opt(Type.Array(id(), { maxItems: 200 })),
     courseId: opt(id()),
     taskId: opt(Type.String({ minLength: 1, maxLength: 120 })),
+    overrides: overrides(),
   },
   'a procedure at the bench begins',
 )
 export const BenchMark = content(
   'bench-mark',
-  { benchId: id(), step: id(), state: oneOf(['begun', 'done', 'skipped'] as const), why: opt(words()) },
+  {
+    benchId: id(),
+    step: id(),
+    state: oneOf(['begun', 'done', 'skipped'] as const),
+    why: opt(words()),
+    partId: opt(id('of a step that is done part by part')),
+    values: opt(
+      Type.Array(strict({ id: id(), value: nonNegative() }), { maxItems: 20, description: 'figures of the step' }),
+    ),
+  },
   'a step at the bench',
 )
 export const BenchEnd = content(

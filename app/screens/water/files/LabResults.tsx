@@ -10,7 +10,7 @@ import {
   type JudgedLab,
 } from '../../../../core/water/lab/judge.ts'
 import { labFigure, mendWords, shareWords } from '../../../../core/water/lab/words.ts'
-import { plural } from '../../../../core/words/numbers.ts'
+import { capital, plural } from '../../../../core/words/numbers.ts'
 import { parameterValue, quantityText } from '../../../../core/words/quantities.ts'
 import { useNow } from '../../../frame/now.tsx'
 import { useHousehold } from '../../../journal/provider.tsx'
@@ -61,7 +61,7 @@ function LabView({ tank, judged }: { tank: Tank; judged: JudgedLab }) {
       <p style={{ fontSize: 20, fontWeight: 650 }}>
         {off.length === 0
           ? `All ${plural(judged.elements.length, 'element')} are where they should be.`
-          : `${off.length} of ${plural(judged.elements.length, 'element')} are off; one at a time, within the day’s caps.`}
+          : `${off.length} of ${plural(judged.elements.length, 'element')} ${off.length === 1 ? 'is' : 'are'} off; one at a time, within the day’s caps.`}
       </p>
       {kits.map(({ parameterId, kit, lab, kitName }) => (
         <Bar key={parameterId} $tone="soon">
@@ -133,7 +133,7 @@ function OffElement({ tank, one }: { tank: Tank; one: JudgedElement }) {
       <div>
         <strong>{element.name}</strong> <span style={{ color: 'var(--soon)', fontWeight: 650 }}>{STATES[state]}</span>
         <Small>
-          {shareWords(one)}. {mendWords(one)}
+          {capital(shareWords(one))}. {mendWords(one)}
         </Small>
       </div>
       <Line $gap={16} style={{ alignItems: 'baseline' }}>
