@@ -23,13 +23,15 @@ export function BenchClocks({ clocks, now }: { clocks: readonly BenchClock[]; no
         const isDue = now >= ringsAt
         const isOver = stopsAt !== null && now >= stopsAt
         return (
-          <li key={`${label} ${begunAt}`} data-due={isDue} role="timer" aria-label={label}>
-            <Figure $size={34}>{clockText(isDue ? now - begunAt : left)}</Figure>
-            <br />
-            <Quiet style={isDue ? { color: 'inherit', fontWeight: 700 } : undefined}>
-              {label}
-              {isOver ? ': over its limit, end it now' : isDue ? ': time is up' : ''}
-            </Quiet>
+          <li key={`${label} ${begunAt}`} data-due={isDue}>
+            <div role="timer" aria-label={label}>
+              <Figure $size={34}>{clockText(isDue ? now - begunAt : left)}</Figure>
+              <br />
+              <Quiet style={isDue ? { color: 'inherit', fontWeight: 700 } : undefined}>
+                {label}
+                {isOver ? ': over its limit, end it now' : isDue ? ': time is up' : ''}
+              </Quiet>
+            </div>
           </li>
         )
       })}
