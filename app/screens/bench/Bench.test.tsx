@@ -84,7 +84,7 @@ test('too much is refused in the largest type; what is used is summed and become
   await user.type(screen.getByLabelText('3 % peroxide'), '0.8')
   await user.click(await big())
   expect(await screen.findByText('patch B')).toBeInTheDocument()
-  expect(screen.getByText(/0.8 of 1.3 mL used/)).toBeInTheDocument()
+  expect(screen.getByText(/0.8 of 1.3 mL of 3 % peroxide/)).toBeInTheDocument()
   await user.click(screen.getByRole('button', { name: 'cannot be done' }))
   await user.type(screen.getByLabelText('Why all the same'), 'out of reach')
   await user.click(screen.getByRole('button', { name: 'leave this out' }))

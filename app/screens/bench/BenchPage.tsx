@@ -168,7 +168,7 @@ function Running({ run }: { run: BenchRun }) {
             onChange={(text) => change(record.id, text)}
             hint={
               limit
-                ? `${figures(run.totals.get(record.id) ?? 0, 3)} of ${figures(limit.most, 3)} ${limit.unit} used, ${limit.words}`
+                ? `${figures(run.totals.get(record.id) ?? 0, 3)} of ${figures(limit.most, 3)} ${limit.unit} ${limit.words}`
                 : undefined
             }
           />

@@ -8,12 +8,13 @@ import { partsOf } from '../../../core/household/parts.ts'
 import { tankById, tanksOf, type Tank } from '../../../core/household/tanks.ts'
 import { momentBeside } from '../../../core/time/words.ts'
 import { iso } from '../../../core/time/zone.ts'
+import { sourceWords } from '../../../core/words/sources.ts'
 import { SelectField } from '../../fields/fields.tsx'
 import { thisInstant, useNow } from '../../frame/now.tsx'
 import { newId } from '../../journal/opened.ts'
 import { UnkeptNote, useKeeping } from '../../journal/keeping.tsx'
 import { useHousehold } from '../../journal/provider.tsx'
-import { ButtonLink, PlainLink, PrimaryButton } from '../../look/buttons.ts'
+import { ButtonLink, PrimaryButton } from '../../look/buttons.ts'
 import { CheckChip } from '../../look/CheckChip.ts'
 import { Missing } from '../../look/Missing.tsx'
 import { Page, PageHead } from '../../look/page.ts'
@@ -71,7 +72,7 @@ export function Benches() {
             onPick={(id) => setParams({ tank: id })}
           />
         </Line>
-        {PROCEDURES.map((procedure) => (
+        {PROCEDURES.filter(({ water }) => water === null || water === tank.water).map((procedure) => (
           <Begin key={`${procedure.id} ${tank.id}`} procedure={procedure} tank={tank} />
         ))}
       </Stack>
@@ -137,13 +138,14 @@ function Begin({ procedure, tank }: { procedure: Procedure; tank: Tank }) {
         {needsVolume && <Small>Without its net volume nothing can be dosed: fill in the tank’s sheet first.</Small>}
         {canAsk && <DoubtList doubts={doubts} />}
         {unkept && <UnkeptNote unkept={unkept} />}
-        <Line $gap={16}>
-          <PrimaryButton isDisabled={busy || !canBegin} onPress={() => void begin()}>
-            Begin at {tank.name}
-          </PrimaryButton>
-          <PlainLink href="/handbook/plans">the handbook on it</PlainLink>
-        </Line>
-        <Small>{procedure.source}</Small>
+        {canAsk && (
+          <Line $gap={16}>
+            <PrimaryButton isDisabled={busy || !canBegin} onPress={() => void begin()}>
+              Begin at {tank.name}
+            </PrimaryButton>
+          </Line>
+        )}
+        <Small>{sourceWords(procedure.source)}</Small>
       </Stack>
     </section>
   )

@@ -1,3 +1,4 @@
+import type { Water } from '../parameter.types.ts'
 import type { EquipmentItem } from '../../household/tanks.ts'
 
 /** Something that is put right before the first step, or put back after the last. */
@@ -41,6 +42,8 @@ export interface Procedure {
   id: string
   name: string
   about: string
+  /** The water it belongs to; null where it is done in both. */
+  water: Water | null
   /** What the steps of each part are done to; null where there are no parts. */
   parts: 'patch' | 'coral' | 'rock' | null
   /** What its steps put into the tank's water: asked about before it begins, and written down when it is closed. */

@@ -6,6 +6,7 @@ export const PROCEDURES: readonly Procedure[] = [
     id: 'peroxide-spot',
     name: 'Peroxide on spots',
     about: '3 % by syringe on patches in the tank, one patch left alone',
+    water: null,
     parts: 'patch',
     doses: { ingredient: 'peroxide', recordId: 'ml', percentByMass: 3 },
     before: [
@@ -48,6 +49,7 @@ export const PROCEDURES: readonly Procedure[] = [
     id: 'brown-jelly-cut',
     name: 'Brown jelly: cut the sick head away',
     about: 'the first ten minutes, before it drifts to the next head',
+    water: 'marine',
     parts: null,
     before: [
       { id: 'wear', words: 'Gloves on, goggles on', caution: 'Rotten tissue and bone splinters: keep both off skin and eyes. Never siphon by mouth.' },
