@@ -1,5 +1,6 @@
 import { readMessage, type DeviceList, type Sample } from '../../core/devices/messages.ts'
 import { ProbeWatch, type ProbeState } from '../../core/devices/probe-watch.ts'
+import { MS_PER_MINUTE } from '../../core/time/zone.ts'
 import { STREAM } from './api.ts'
 
 /** A probe's channel as it stands. */
@@ -11,6 +12,8 @@ export interface ChannelNow {
 }
 
 const keyOf = (deviceId: string, parameter: string) => `${deviceId} ${parameter}`
+/** Clocks that differ by less are set against each other; by more, what comes is not dated at all: the Devices page says so. */
+export const CLOCK_OFF_MS = 5 * MS_PER_MINUTE
 /** How often the page is told that something came. */
 const TELL_MS = 500
 
@@ -23,9 +26,12 @@ class DeviceStream {
   private readonly watches = new Map<string, ProbeWatch>()
   private telling: ReturnType<typeof setTimeout> | null = null
   private count = 0
+  private clockOffMs = 0
 
-  /** Says what each channel sends how often: its watch begins. */
-  expect({ devices }: DeviceList): void {
+  /** Says what each channel sends how often, and how far the devices' clock is off: its watch begins. */
+  expect({ devices, now }: DeviceList): void {
+    const off = Math.round((Date.parse(now) - Date.now()) / 1000) * 1000
+    this.clockOffMs = Math.abs(off) <= CLOCK_OFF_MS ? off : 0
     for (const { id, type, measures } of devices)
       for (const { parameter, everySeconds } of type === 'probe' ? measures : []) {
         const key = keyOf(id, parameter)
@@ -67,7 +73,7 @@ class DeviceStream {
   }
 
   private take({ deviceId, parameter, at, value }: Sample): void {
-    this.watches.get(keyOf(deviceId, parameter))?.push(Date.parse(at), value)
+    this.watches.get(keyOf(deviceId, parameter))?.push(Date.parse(at) - this.clockOffMs, value)
     if (this.telling !== null) return
     this.telling = setTimeout(() => {
       this.telling = null

@@ -45,7 +45,7 @@ const measure = (parameter: string) => ({ parameter, resolution: 0.01, everySeco
 const LIST = {
   standIns: true,
   devices: [
-    { id: 'probe-1', type: 'probe', name: 'Stand-in probe', measures: [measure('ph')] },
+    { id: 'probe-1', type: 'probe', name: 'Stand-in probe', measures: [measure('ph'), measure('temp')] },
     { id: 'photometer-1', type: 'photometer', name: 'Stand-in photometer', measures: [measure('k')] },
     { id: 'pump-1', type: 'pump', name: 'Stand-in pump', measures: [] },
   ],
@@ -59,7 +59,7 @@ function answer(method: string, path: string, body: unknown): unknown {
     return { order, leftMl: 400, shots }
   }
   if (path.includes('/samples')) return { samples: [] }
-  return { ...LIST, now: new Date().toISOString() }
+  return { ...LIST, now: new Date(Date.now() + clockOffMs).toISOString() }
 }
 
 /** A stream of events that a test sends. */
@@ -81,11 +81,13 @@ class TestStream {
 }
 
 let isThere = true
+let clockOffMs = 0
 beforeEach(() => {
   asked.length = 0
   order = null
   shots = []
   isThere = true
+  clockOffMs = 0
   Object.assign(globalThis, {
     EventSource: TestStream,
     fetch: (path: string, { method = 'GET', body }: { method?: string; body?: string } = {}) => {
@@ -126,7 +128,7 @@ test('a device is attached to a tank and taken off again', async () => {
       type: 'probe',
       channel: 'probe-1',
       tankId: 'hall',
-      keeps: ['ph'],
+      keeps: ['ph', 'temp'],
       standIn: true,
     }),
   )
@@ -156,6 +158,28 @@ test('a probe’s value stands large as it comes; one that stands still is struc
   act(() => TestStream.last.send('sample', { deviceId: 'probe-1', value: 'high' }))
   send(10, 60, () => 8.12)
   expect(await within(channel).findByText(/stands still since/)).toBeInTheDocument()
+})
+
+test('a device whose clock is a minute behind is live all the same', async () => {
+  clockOffMs = -60_000
+  await open('/water/devices', device('probe', { keeps: [] }))
+  const channel = await screen.findByRole('listitem', { name: 'temperature' })
+  act(() => {
+    for (let i = 0; i < 10; i++)
+      TestStream.last.send('sample', {
+        deviceId: 'probe-1',
+        parameter: 'temp',
+        at: new Date(Date.now() - 60_000 + (i - 10) * 1000).toISOString(),
+        value: 25 + (i % 3) / 100,
+      })
+  })
+  expect(await within(channel).findByText('live')).toBeInTheDocument()
+})
+
+test('a device whose clock is an hour off is said', async () => {
+  clockOffMs = 3_600_000
+  await open('/water/devices')
+  expect(await screen.findByText(/The devices’ clock is .* ahead/)).toBeInTheDocument()
 })
 
 test('a photometer’s value is shown before it is kept', async () => {

@@ -5,7 +5,8 @@ import type { DeviceOffered } from '../../../../core/devices/messages.ts'
 import { devicesOf, type AttachedDevice } from '../../../../core/household/devices.ts'
 import { tankById, type Tank } from '../../../../core/household/tanks.ts'
 import { spanText } from '../../../../core/time/words.ts'
-import { iso, MS_PER_HOUR, MS_PER_MINUTE } from '../../../../core/time/zone.ts'
+import { iso, MS_PER_HOUR } from '../../../../core/time/zone.ts'
+import { CLOCK_OFF_MS } from '../../../devices/stream.ts'
 import { DEVICES_KEY, useDeviceList } from '../../../devices/useDeviceList.ts'
 import { thisInstant, useNow } from '../../../frame/now.tsx'
 import { newId } from '../../../journal/opened.ts'
@@ -20,9 +21,6 @@ import { PhotometerView } from './PhotometerView.tsx'
 import { ProbeView } from './ProbeView.tsx'
 import { PumpView } from './PumpView.tsx'
 import { StandInFaults } from './StandInFaults.tsx'
-
-/** A clock further off than that would date what a device sends wrongly (EA). */
-const CLOCK_OFF_MS = 5 * MS_PER_MINUTE
 
 const TYPES: Record<DeviceOffered['type'], string> = {
   probe: 'probe',
