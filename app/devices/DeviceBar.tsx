@@ -1,6 +1,5 @@
 import { useEffect, useRef, type RefObject } from 'react'
 import { Link } from 'react-aria-components'
-import { styled } from 'styled-components'
 import { parameterById } from '../../core/catalogue/parameter.ts'
 import { probeAlarm, pumpAlarms, type DeviceAlarm } from '../../core/devices/alarms.ts'
 import { dueValue, lastKept, probeReading, valuesRemembered } from '../../core/devices/auto-log.ts'
@@ -11,29 +10,11 @@ import type { ContentOf } from '../../core/journal/entry.ts'
 import { thisInstant, useNow } from '../frame/now.tsx'
 import { useKeeping } from '../journal/keeping.tsx'
 import { useHousehold } from '../journal/provider.tsx'
+import { AlarmBar } from '../look/AlarmBar.ts'
 import { rememberedSamples } from './api.ts'
 import { deviceStream } from './stream.ts'
 import { useDeviceList, useDeviceStream } from './useDeviceList.ts'
 import { usePumpReport } from './usePumpReport.ts'
-
-const Bar = styled.div`
-  display: flex;
-  flex-direction: column;
-  padding: 0 16px;
-  background: var(--sheet);
-  border-bottom: 2px solid var(--act);
-  a {
-    display: flex;
-    align-items: center;
-    min-height: 44px;
-    color: var(--act);
-    font-weight: 600;
-    text-decoration-color: var(--strong-rule);
-  }
-  a[data-tone='soon'] {
-    color: var(--soon);
-  }
-`
 
 /**
  * The attached devices on every screen: what they send is written down here, thinned, and what is wrong with them stands at the top until it is seen to.
@@ -59,13 +40,13 @@ export function DeviceBar() {
 function Alarms({ alarms }: { alarms: readonly DeviceAlarm[] }) {
   if (alarms.length === 0) return null
   return (
-    <Bar role="alert">
+    <AlarmBar role="alert">
       {alarms.map(({ tone, words }) => (
         <Link key={words} href="/water/devices" data-tone={tone}>
           {words}
         </Link>
       ))}
-    </Bar>
+    </AlarmBar>
   )
 }
 

@@ -4,7 +4,16 @@ import type { Content, Entry } from '../journal/entry.ts'
 import { Journal } from '../journal/journal.ts'
 import { scribe } from '../journal/testing.ts'
 import { MS_PER_MINUTE } from '../time/zone.ts'
-import { benchRun, doseOfRun, occasionsOf, openBenches, refusalOf, sessionLimit } from './follow.ts'
+import {
+  benchRun,
+  doseOfRun,
+  occasionsOf,
+  openBenches,
+  refusalOf,
+  sessionLimit,
+  stepsToLeave,
+  stillOff,
+} from './follow.ts'
 
 const START = Date.parse('2026-06-01T20:00:00Z')
 const at = (minute: number) => ({ happened: new Date(START + minute * MS_PER_MINUTE).toISOString() })
@@ -199,4 +208,21 @@ test('what a session used becomes a dose of the ledger, with what was set aside 
   })
   expect(doseOfRun(procedure, { tankId: 'study' }, 0, at(0).happened)).toBeNull()
   expect(doseOfRun(procedureById('brown-jelly-cut')!, { tankId: 'study' }, 5, at(0).happened)).toBeNull()
+})
+
+test('stopping leaves no coral in the air: what ends its clock stays, and so does the clock', () => {
+  const it = session('brown-jelly-cut')
+  ;['wear', 'bucket', 'dip', 'flow-off', 'top-off-off'].forEach((id) => it.mark(0, `before-${id}`))
+  const left = () => stepsToLeave(it.run()).map(({ step }) => step)
+  expect(left()).toContain('isolate')
+  it.mark(1, 'siphon')
+  it.mark(2, 'bag')
+  expect(left()).toEqual(['cut', 'dip', 'rinse', 'bleach'])
+  for (const step of left()) it.mark(3, step, 'skipped', { why: 'stopped here' })
+  expect(it.run()).toMatchObject({ next: { step: 'isolate' }, clocks: [{ label: 'out of the tank' }] })
+  it.mark(4, 'isolate')
+  expect(it.run()).toMatchObject({ next: { step: 'after-flow-on' }, clocks: [] })
+  expect(stillOff(it.run()).map(({ item }) => item)).toEqual(['flow', 'auto-top-off'])
+  it.mark(5, 'after-flow-on')
+  expect(stillOff(it.run()).map(({ item }) => item)).toEqual(['auto-top-off'])
 })

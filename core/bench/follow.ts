@@ -1,6 +1,8 @@
 import type { ChecklistItem, Procedure, ProcedureStep } from '../catalogue/procedures/procedure.types.ts'
+import { PEROXIDE_CAPS } from '../catalogue/handbook/dosing.data.ts'
 import { procedureById } from '../catalogue/procedures/procedures.data.ts'
 import { peroxideStrength } from '../dosing/peroxide.ts'
+import type { EquipmentItem } from '../household/tanks.ts'
 import type { ContentOf } from '../journal/entry.ts'
 import type { Journal } from '../journal/journal.ts'
 import { MS_PER_MINUTE } from '../time/zone.ts'
@@ -99,7 +101,8 @@ function clocksOf(occasions: readonly FollowedOccasion[]): BenchClock[] {
     const since = state === 'done' ? endedAt : null
     if (!begins || since === null) continue
     const isEnded = occasions.some(
-      (other) => (other.item as ProcedureStep).ends === begins.clock && other.partId === partId && !isOpen(other),
+      (other) =>
+        (other.item as ProcedureStep).ends === begins.clock && other.partId === partId && other.state === 'done',
     )
     if (!isEnded)
       clocks.push({
@@ -174,6 +177,39 @@ export const openBenches = (journal: Journal): BenchRun[] =>
     return run && run.endedAt === null ? [run] : []
   })
 
+/**
+ * The steps that are left out when a run is stopped: all that are open, but not one that ends a running clock. A coral that is out of the water has to go
+ * back into water first.
+ */
+export function stepsToLeave({ occasions }: Pick<BenchRun, 'occasions'>): FollowedOccasion[] {
+  const begun = occasions.flatMap(({ item, state, partId }) => {
+    const clock = (item as ProcedureStep).begins?.clock
+    return clock !== undefined && state === 'done' ? [`${clock} ${partId}`] : []
+  })
+  return occasions.filter(
+    (one) =>
+      one.place === 'step' && isOpen(one) && !begun.includes(`${(one.item as ProcedureStep).ends} ${one.partId}`),
+  )
+}
+
+/** A piece of equipment that a run has switched off and not on again. */
+export interface StillOff {
+  item: EquipmentItem
+  since: number
+}
+
+/** What a run has switched off and not put back. */
+export const stillOff = ({ occasions }: Pick<BenchRun, 'occasions'>): StillOff[] =>
+  occasions.flatMap(({ place, state, item, endedAt }): StillOff[] => {
+    const { switches } = item as ChecklistItem
+    if (place !== 'before' || state !== 'done' || switches?.running !== false || endedAt === null) return []
+    const isBack = occasions.some(
+      (one) =>
+        one.place === 'after' && one.state === 'done' && (one.item as ChecklistItem).switches?.item === switches.item,
+    )
+    return isBack ? [] : [{ item: switches.item, since: endedAt }]
+  })
+
 /** A limit of the whole session. */
 export interface SessionLimit {
   most: number
@@ -181,8 +217,8 @@ export interface SessionLimit {
   words: string
 }
 
-/** mL of 3 % peroxide in 100 L in one session with animals in the water: outbreaks.md 5.3, normal-cap-per-session. */
-const PEROXIDE_ML_PER_100_L = 2.6
+/** mL of 3 % peroxide in 100 L in one session with animals in the water: outbreaks.md 5.3. */
+const PEROXIDE_ML_PER_100_L = PEROXIDE_CAPS.rows.find(({ id }) => id === 'normal-cap-per-session')!.ml3!
 
 /** The limit that a figure's sum is held against in a tank. @param netL null where it is not known: then nothing may be given */
 export const sessionLimit = (netL: number | null): SessionLimit => ({

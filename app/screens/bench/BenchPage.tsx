@@ -6,6 +6,7 @@ import {
   doseOfRun,
   refusalOf,
   sessionLimit,
+  stepsToLeave,
   type BenchRun,
   type FollowedOccasion,
 } from '../../../core/bench/follow.ts'
@@ -228,20 +229,18 @@ function Running({ run }: { run: BenchRun }) {
 
 const PLACES: Record<FollowedOccasion['place'], string> = { before: 'before it', step: 'step', after: 'put back' }
 
-/** Leaves all steps out that are still open, so that what was put off is put back next. */
+/** Leaves out what is not needed to be safe, so that what was put off is put back next. */
 const stopSteps = (run: BenchRun, keep: (contents: readonly Content[]) => Promise<unknown>) =>
   keep(
-    run.occasions
-      .filter(({ place, state }) => place === 'step' && (state === 'open' || state === 'begun'))
-      .map(({ step, partId }) => ({
-        kind: 'bench-mark' as const,
-        happened: iso(thisInstant()),
-        benchId: run.id,
-        step,
-        state: 'skipped' as const,
-        why: 'stopped here',
-        ...(partId !== null && { partId }),
-      })),
+    stepsToLeave(run).map(({ step, partId }) => ({
+      kind: 'bench-mark' as const,
+      happened: iso(thisInstant()),
+      benchId: run.id,
+      step,
+      state: 'skipped' as const,
+      why: 'stopped here',
+      ...(partId !== null && { partId }),
+    })),
   )
 
 function Totals({ run }: { run: BenchRun }) {
