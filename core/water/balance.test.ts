@@ -1,8 +1,6 @@
 import { parameterById } from '../catalogue/parameter.ts'
 import { tankById } from '../household/tanks.ts'
 import type { Content } from '../journal/entry.ts'
-import { Journal } from '../journal/journal.ts'
-import { scribe } from '../journal/testing.ts'
 import { expectedReading, isFarFrom } from '../readings/expected.ts'
 import { MS_PER_DAY } from '../time/zone.ts'
 import { balanceEvents } from './balance.ts'
@@ -11,10 +9,9 @@ import { sideRises } from './side-rises.ts'
 import { ammoniaByTwoMethods } from './two-methods.ts'
 import { isUptakeCertain, uptakeOf } from './uptake.ts'
 import { volumeByDoses } from './volume-by-doses.ts'
+import { ms, on, reef } from './testing.ts'
 
-const START = Date.parse('2026-06-01T12:00:00Z')
-const ms = (day: number) => START + day * MS_PER_DAY
-const at = (day: number) => ({ happened: new Date(ms(day)).toISOString(), tankId: 'hall' })
+const at = (day: number) => ({ ...on(day), tankId: 'hall' })
 const alk = parameterById('alk-kh')!
 const no3 = parameterById('no3')!
 
@@ -42,25 +39,9 @@ const mixed = (day: number, ...readings: { parameter: string; value: number }[])
   readings,
 })
 
-function house(...contents: Content[]): Journal {
-  const journal = new Journal()
-  const { record } = scribe('2026-01-01T00:00:00Z')
-  const tank: Content = {
-    kind: 'tank-setup',
-    ...at(-90),
-    name: 'Hall',
-    water: 'marine',
-    role: 'display',
-    profile: 'reef-lps',
-    sheet: { shape: { kind: 'known', litres: 200 } },
-  }
-  for (const content of [tank, ...contents]) journal.add([record(content)])
-  return journal
-}
-
 describe('what moved a level', () => {
   test('doses in the net volume, changes by what their water held', () => {
-    const journal = house(
+    const journal = reef(
       mixed(0, { parameter: 'alk-kh', value: 9 }),
       dose(1, 'sodium-bicarbonate', 6000),
       change(2, 40),
@@ -73,7 +54,7 @@ describe('what moved a level', () => {
     ])
   })
   test('potassium comes with nitrate, alkalinity with silicate', () => {
-    const journal = house(dose(1, 'potassium-nitrate', 2000), dose(2, 'sodium-silicate-pentahydrate', 200))
+    const journal = reef(dose(1, 'potassium-nitrate', 2000), dose(2, 'sodium-silicate-pentahydrate', 200))
     expect(balanceEvents(journal, 'hall', 'k', ms(0), ms(9))[0]!.add).toBeCloseTo(6.3, 9)
     expect(balanceEvents(journal, 'hall', 'alk-kh', ms(0), ms(9))[0]!.add).toBeCloseTo(0.09, 9)
   })
@@ -81,7 +62,7 @@ describe('what moved a level', () => {
 
 describe('uptake', () => {
   test('what is missing of what was dosed and changed, a day', () => {
-    const journal = house(
+    const journal = reef(
       reading(0, 'alk-kh', 8, 0.2),
       dose(1, 'sodium-bicarbonate', 6000),
       reading(5, 'alk-kh', 8, 0.2),
@@ -95,19 +76,19 @@ describe('uptake', () => {
     expect(isUptakeCertain(uptake)).toBe(true)
   })
   test('untested new water brings no nitrate; of alkalinity the middle of the band is assumed, and counted', () => {
-    const journal = house(reading(0, 'no3', 10), change(1, 100), reading(4, 'no3', 5))
+    const journal = reef(reading(0, 'no3', 10), change(1, 100), reading(4, 'no3', 5))
     expect(uptakeOf(journal, 'hall', no3, ms(4))).toMatchObject({ perDay: 0, assumed: { changes: 1, value: 0 } })
-    const other = house(reading(0, 'alk-kh', 8), change(1, 100), reading(4, 'alk-kh', 8.375))
+    const other = reef(reading(0, 'alk-kh', 8), change(1, 100), reading(4, 'alk-kh', 8.375))
     // Half of 8 and half of 8.75.
     expect(uptakeOf(other, 'hall', alk, ms(4))!.perDay).toBeCloseTo(0, 9)
   })
   test('one test tells none, nor do two of the same days', () => {
-    expect(uptakeOf(house(reading(0, 'no3', 10)), 'hall', no3, ms(2))).toBeNull()
-    expect(uptakeOf(house(reading(0, 'no3', 10), reading(2, 'no3', 2)), 'hall', no3, ms(2))).toBeNull()
+    expect(uptakeOf(reef(reading(0, 'no3', 10)), 'hall', no3, ms(2))).toBeNull()
+    expect(uptakeOf(reef(reading(0, 'no3', 10), reading(2, 'no3', 2)), 'hall', no3, ms(2))).toBeNull()
   })
   test('a lab that reads otherwise than the kit makes no uptake', () => {
     const lab = { ...reading(4, 'no3', 2), origin: 'lab' } as Content
-    const journal = house(reading(0, 'no3', 10), lab, reading(8, 'no3', 10))
+    const journal = reef(reading(0, 'no3', 10), lab, reading(8, 'no3', 10))
     expect(uptakeOf(journal, 'hall', no3, ms(8))).toMatchObject({ perDay: 0 })
     expect(testPoints(journal, 'hall', 'no3', 0, ms(9)).map(({ isByLab }) => isByLab)).toEqual([false, true, false])
   })
@@ -115,7 +96,7 @@ describe('uptake', () => {
 
 describe('predicted against read', () => {
   const said = (value: number, ...since: Content[]) => {
-    const expected = expectedReading(house(reading(0, 'no3', 20, 2), ...since), 'hall', 'no3', ms(2))!
+    const expected = expectedReading(reef(reading(0, 'no3', 20, 2), ...since), 'hall', 'no3', ms(2))!
     return { ...expected, isFar: isFarFrom(expected, value, 2) }
   }
   test('after a change of tested water the prediction is one value, and two sds decide', () => {
@@ -131,7 +112,7 @@ describe('predicted against read', () => {
 describe('what creeps up with a salt', () => {
   const carbonate = (days: number[]) => days.map((day) => dose(day, 'potassium-carbonate', 2000))
   test('potassium carbonate brings alkalinity: reckoned, and as it was read', () => {
-    const journal = house(reading(0, 'alk-kh', 8), ...carbonate([1, 2, 3, 4]), reading(5, 'alk-kh', 10.6))
+    const journal = reef(reading(0, 'alk-kh', 8), ...carbonate([1, 2, 3, 4]), reading(5, 'alk-kh', 10.6))
     // 8,000 mg in 200 L are 40 mg/L, 0.072 dKH each.
     expect(sideRises(journal, 'hall', ms(6))).toMatchObject([
       {
@@ -143,8 +124,8 @@ describe('what creeps up with a salt', () => {
     ])
   })
   test('less than a kit can tell, or longer ago than three weeks, is not said', () => {
-    expect(sideRises(house(dose(1, 'potassium-carbonate', 1000)), 'hall', ms(2))).toEqual([])
-    expect(sideRises(house(...carbonate([1, 2, 3, 4])), 'hall', ms(40))).toEqual([])
+    expect(sideRises(reef(dose(1, 'potassium-carbonate', 1000)), 'hall', ms(2))).toEqual([])
+    expect(sideRises(reef(...carbonate([1, 2, 3, 4])), 'hall', ms(40))).toEqual([])
   })
 })
 
@@ -153,7 +134,7 @@ describe('volume by doses and tests', () => {
   const RISE = 6000 / 30 / 160
   const days = [0, 2, 4, 6, 8, 10]
   const of = (off: number) =>
-    house(
+    reef(
       ...days.flatMap((day) => [
         reading(day, 'alk-kh', 7, off),
         dose(day + 0.1, 'sodium-bicarbonate', 6000),
@@ -170,7 +151,7 @@ describe('volume by doses and tests', () => {
   test('a coarse kit tells nothing, and neither does one dose', () => {
     const journal = of(1)
     expect(volumeByDoses(journal, tankById(journal, 'hall')!, ms(11))).toBeNull()
-    const one = house(
+    const one = reef(
       reading(0, 'alk-kh', 7, 0.1),
       dose(0.1, 'sodium-bicarbonate', 6000),
       reading(1, 'alk-kh', 8.3, 0.1),
@@ -189,19 +170,19 @@ test('total ammonia against a badge, in the water of the tank', () => {
     unit: 'mg/L',
   })
   const verdict = (tan: number, card: Content) => {
-    const journal = house(...water, reading(0, 'tan', tan, 0.3), card)
+    const journal = reef(...water, reading(0, 'tan', tan, 0.3), card)
     const both = ammoniaByTwoMethods(journal, tankById(journal, 'hall')!, ms(1), 3 * MS_PER_DAY)
     return both?.compared.ok ? both.compared.value.verdict : null
   }
   expect(verdict(0.5, badge(0.01, 0.03))).toBe('agree')
   expect(verdict(2, badge(0, 0.02))).toBe('indicator-low')
   expect(verdict(0.1, badge(0.05, 0.1))).toBe('indicator-high')
-  const journal = house(...water, reading(-9, 'tan', 0.5), badge(0, 0.02))
+  const journal = reef(...water, reading(-9, 'tan', 0.5), badge(0, 0.02))
   expect(ammoniaByTwoMethods(journal, tankById(journal, 'hall')!, ms(1), 3 * MS_PER_DAY)).toBeNull()
 })
 
 test('a trend begins where dosing began, once three tests are behind it', () => {
-  const journal = house(
+  const journal = reef(
     reading(0, 'no3', 3),
     reading(5, 'no3', 2),
     reading(10, 'no3', 1),

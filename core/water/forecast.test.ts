@@ -1,20 +1,17 @@
 import { parameterById } from '../catalogue/parameter.ts'
 import { tankById } from '../household/tanks.ts'
 import type { Content } from '../journal/entry.ts'
-import { Journal } from '../journal/journal.ts'
-import { scribe } from '../journal/testing.ts'
 import { METRIC } from '../household/settings.ts'
 import { expectedReading } from '../readings/expected.ts'
-import { MS_PER_DAY, zoneClock } from '../time/zone.ts'
+import { zoneClock } from '../time/zone.ts'
 import { correctionStart, floorOf } from './correction/situation.ts'
 import { reachedAt } from './forecast.ts'
 import { labFigure, mendWords, shareWords } from './lab/words.ts'
 import { judgeLab, labResultsOf } from './lab/judge.ts'
 import { sayPrediction } from './prediction-words.ts'
+import { ms, on, reef } from './testing.ts'
 
-const START = Date.parse('2026-06-01T12:00:00Z')
-const ms = (day: number) => START + day * MS_PER_DAY
-const at = (day: number) => ({ happened: new Date(ms(day)).toISOString(), tankId: 'hall' })
+const at = (day: number) => ({ ...on(day), tankId: 'hall' })
 const no3 = parameterById('no3')!
 const reading = (day: number, value: number): Content => ({
   kind: 'reading',
@@ -24,24 +21,9 @@ const reading = (day: number, value: number): Content => ({
   unit: 'mg/L',
   uncertainty: 1,
 })
-function house(...contents: Content[]): Journal {
-  const journal = new Journal()
-  const { record } = scribe('2026-01-01T00:00:00Z')
-  const tank: Content = {
-    kind: 'tank-setup',
-    ...at(-90),
-    name: 'Hall',
-    water: 'marine',
-    role: 'display',
-    profile: 'reef-lps',
-    sheet: { shape: { kind: 'known', litres: 200 } },
-  }
-  for (const content of [tank, ...contents]) journal.add([record(content)])
-  return journal
-}
 
 describe('a target by itself', () => {
-  const rising = house(...[0, 2, 4, 6, 8].map((day) => reading(day, 2 + 0.5 * day)))
+  const rising = reef(...[0, 2, 4, 6, 8].map((day) => reading(day, 2 + 0.5 * day)))
   test('is reached at the pace of the last tests', () => {
     // 6 on day 8, half a mg a day: 8 on day 12.
     expect(reachedAt(rising, 'hall', no3, 8, ms(8))).toBe(ms(12))
@@ -49,7 +31,7 @@ describe('a target by itself', () => {
   test('not where it moves away, is steady, or takes too long', () => {
     expect(reachedAt(rising, 'hall', no3, 1, ms(8))).toBeNull()
     expect(reachedAt(rising, 'hall', no3, 90, ms(8))).toBeNull()
-    expect(reachedAt(house(...[0, 2, 4].map((day) => reading(day, 5 + day / 100))), 'hall', no3, 6, ms(8))).toBeNull()
+    expect(reachedAt(reef(...[0, 2, 4].map((day) => reading(day, 5 + day / 100))), 'hall', no3, 6, ms(8))).toBeNull()
   })
 })
 
@@ -69,21 +51,21 @@ test('while dinoflagellates are confirmed the floors are higher, S16', () => {
     cause: 'dino-prorocentrum',
   }
   const ended: Content = { kind: 'case-end', ...at(-1), caseId: 'k', outcome: 'healed' }
-  expect(floorOf(house(), 'hall', 'no3')).toBe(2)
-  expect(floorOf(house(opened, confirmed), 'hall', 'no3')).toBe(5)
-  expect(floorOf(house(opened, confirmed), 'hall', 'po4')).toBe(0.05)
-  expect(floorOf(house(opened, confirmed, ended), 'hall', 'no3')).toBe(2)
-  expect(floorOf(house(), 'hall', 'ca')).toBeNull()
-  expect(
-    correctionStart(house(opened, confirmed, reading(-1, 1)), tankById(house(), 'hall')!, no3, ms(0)),
-  ).toMatchObject({
-    floor: 5,
-    middle: 12.5,
-    netL: 200,
-    hasSmallPolyps: false,
-    newWater: { value: 0, isTested: false },
-    last: { value: 1 },
-  })
+  expect(floorOf(reef(), 'hall', 'no3')).toBe(2)
+  expect(floorOf(reef(opened, confirmed), 'hall', 'no3')).toBe(5)
+  expect(floorOf(reef(opened, confirmed), 'hall', 'po4')).toBe(0.05)
+  expect(floorOf(reef(opened, confirmed, ended), 'hall', 'no3')).toBe(2)
+  expect(floorOf(reef(), 'hall', 'ca')).toBeNull()
+  expect(correctionStart(reef(opened, confirmed, reading(-1, 1)), tankById(reef(), 'hall')!, no3, ms(0))).toMatchObject(
+    {
+      floor: 5,
+      middle: 12.5,
+      netL: 200,
+      hasSmallPolyps: false,
+      newWater: { value: 0, isTested: false },
+      last: { value: 1 },
+    },
+  )
 })
 
 test('what is expected after a change stands in a sentence', () => {
@@ -94,11 +76,11 @@ test('what is expected after a change stands in a sentence', () => {
     litres: 50,
     readings: [{ parameter: 'no3', value: 0 }],
   }
-  const journal = house(reading(0, 20), water, { kind: 'water-change', ...at(0.5), litres: 50 })
+  const journal = reef(reading(0, 20), water, { kind: 'water-change', ...at(0.5), litres: 50 })
   expect(sayPrediction(expectedReading(journal, 'hall', 'no3', ms(1))!, no3, settings, ms(1))).toBe(
     '15.0 mg/L expected: 20.0 mg/L yesterday, one water change since.',
   )
-  expect(sayPrediction(expectedReading(house(reading(0, 20)), 'hall', 'no3', ms(1))!, no3, settings, ms(1))).toBeNull()
+  expect(sayPrediction(expectedReading(reef(reading(0, 20)), 'hall', 'no3', ms(1))!, no3, settings, ms(1))).toBeNull()
 })
 
 test('a lab’s figures in words', () => {
@@ -120,7 +102,7 @@ test('a lab’s figures in words', () => {
       { element: 'na', mgPerL: 14_000 },
     ],
   }
-  const journal = house(result)
+  const journal = reef(result)
   const judged = judgeLab(journal, tankById(journal, 'hall')!, labResultsOf(journal, 'hall')[0]!)
   const said = Object.fromEntries(
     judged.elements.map((one) => [one.element.id, [one.state, shareWords(one), mendWords(one)]]),

@@ -2,50 +2,31 @@ import { parameterById } from '../catalogue/parameter.ts'
 import { METRIC, type Settings } from '../household/settings.ts'
 import { tankById } from '../household/tanks.ts'
 import type { Content } from '../journal/entry.ts'
-import { Journal } from '../journal/journal.ts'
-import { scribe } from '../journal/testing.ts'
+import type { Journal } from '../journal/journal.ts'
 import { readTyped, typedAgain, typedUnit } from '../readings/typed-reading.ts'
-import { MS_PER_DAY, zoneClock } from '../time/zone.ts'
+import { zoneClock } from '../time/zone.ts'
 import { MOST_DRAWN, meanOfRepeats, testPoints, thinned, trendOf, type TestPoint } from './points.ts'
 import { chartCsv, seriesOf } from './series.ts'
 import { bandState, dueFirst, testedIn, testsOf } from './tests.ts'
 import { forecastOf, sayTrend } from './trend-words.ts'
 import { thinnedEvents, waterEvents } from './water-events.ts'
+import { ms, on, reef } from './testing.ts'
 
-const START = Date.parse('2026-06-01T12:00:00Z')
-const ms = (day: number) => START + day * MS_PER_DAY
-const at = (day: number) => ({ happened: new Date(ms(day)).toISOString() })
 const settings: Settings = { timeZone: 'UTC', units: METRIC, clock: zoneClock('UTC') }
 const alk = parameterById('alk-kh')!
 const no3 = parameterById('no3')!
 
 const reading = (day: number, parameter: string, value: number, uncertainty?: number): Content => ({
   kind: 'reading',
-  ...at(day),
+  ...on(day),
   tankId: 'hall',
   parameter,
   result: { kind: 'value', value },
   unit: parameterById(parameter)!.unit,
   ...(uncertainty !== undefined && { uncertainty }),
 })
-function house(...contents: Content[]): Journal {
-  const journal = new Journal()
-  const { record } = scribe('2026-01-01T00:00:00Z')
-  const tank: Content = {
-    kind: 'tank-setup',
-    ...at(-90),
-    tankId: 'hall',
-    name: 'Hall, the reef',
-    water: 'marine',
-    role: 'display',
-    profile: 'reef-lps',
-    sheet: { shape: { kind: 'known', litres: 200 } },
-  }
-  for (const content of [tank, ...contents]) journal.add([record(content)])
-  return journal
-}
 const hall = (journal: Journal) => tankById(journal, 'hall')!
-const points = (...contents: Content[]): TestPoint[] => testPoints(house(...contents), 'hall', 'alk-kh', 0, ms(400))
+const points = (...contents: Content[]): TestPoint[] => testPoints(reef(...contents), 'hall', 'alk-kh', 0, ms(400))
 
 describe('repeats of a test', () => {
   test('are one point: their mean, each by what it may be off', () => {
@@ -94,7 +75,7 @@ describe('suspects', () => {
   test('a level that is led by doses is judged by no line', () => {
     const dose: Content = {
       kind: 'dose',
-      ...at(6.5),
+      ...on(6.5),
       tankId: 'hall',
       ingredient: 'sodium-bicarbonate',
       amount: 20,
@@ -173,21 +154,21 @@ describe('what is tested in a tank', () => {
   test('what has a band, what was tested there before, what a kit of its own is for', () => {
     const kit: Content = {
       kind: 'kit-setup',
-      ...at(-20),
+      ...on(-20),
       kitId: 'own',
       name: 'iodine free',
       parameter: 'gh',
       uncertainty: { abs: 1 },
       tankId: 'hall',
     }
-    const journal = house(kit)
+    const journal = reef(kit)
     const ids = testedIn(journal, hall(journal)).map(({ id }) => id)
     expect(ids).toEqual(expect.arrayContaining(['alk-kh', 'no3', 'gh']))
     expect(ids).not.toContain('copper')
-    expect(testedIn(house(reading(0, 'copper', 0)), hall(journal)).map(({ id }) => id)).toContain('copper')
+    expect(testedIn(reef(reading(0, 'copper', 0)), hall(journal)).map(({ id }) => id)).toContain('copper')
   })
   test('a test falls due by its habit, late after twice its days; one that was never done is not asked for', () => {
-    const journal = house(reading(0, 'alk-kh', 8.2), reading(10, 'no3', 8), reading(0, 'tan', 0))
+    const journal = reef(reading(0, 'alk-kh', 8.2), reading(10, 'no3', 8), reading(0, 'tan', 0))
     const due = (day: number) =>
       Object.fromEntries(
         testsOf(journal, hall(journal), settings, ms(day)).map((test) => [test.parameter.id, test.due]),
@@ -211,7 +192,7 @@ describe('what is tested in a tank', () => {
 describe('a figure as the kit prints it', () => {
   const kit = (parameter: string, more: object): Content => ({
     kind: 'kit-setup',
-    ...at(-20),
+    ...on(-20),
     kitId: parameter,
     name: 'drops',
     parameter,
@@ -219,28 +200,28 @@ describe('a figure as the kit prints it', () => {
     ...more,
   })
   const read = (journal: Journal, parameter: typeof alk, text: string) =>
-    readTyped(parameter, text, hall(journal), at(1).happened, { journal, settings, now: ms(1) })
+    readTyped(parameter, text, hall(journal), on(1).happened, { journal, settings, now: ms(1) })
   const value = (typed: ReturnType<typeof read>) =>
     'content' in typed && typed.content.result.kind === 'value' ? typed.content.result.value : NaN
 
   test('nitrate as nitrogen is 4.43 times as much, and it is said', () => {
-    const journal = house(kit('no3', { basis: 'N' }))
+    const journal = reef(kit('no3', { basis: 'N' }))
     const typed = read(journal, no3, '5')
     expect(value(typed)).toBeCloseTo(22.134, 3)
     expect('notices' in typed && typed.notices).toContain('read as drops prints it, as N')
     expect(typedUnit(journal, 'hall', no3, METRIC)).toBe('mg/L as N')
     // What is typed with the figure goes before the kit.
     expect(value(read(journal, no3, '5 NO3'))).toBe(5)
-    expect(value(read(house(), no3, '5'))).toBe(5)
+    expect(value(read(reef(), no3, '5'))).toBe(5)
   })
   test('alkalinity in ppm', () => {
-    const journal = house(kit('alk-kh', { prints: 'ppm' }))
+    const journal = reef(kit('alk-kh', { prints: 'ppm' }))
     expect(value(read(journal, alk, '143'))).toBeCloseTo(8, 1)
     expect(typedUnit(journal, 'hall', alk, METRIC)).toBe('ppm')
     expect(value(read(journal, alk, '8 dkh'))).toBe(8)
   })
   test('what was kept is typed again as the same', () => {
-    const ppm = house(kit('alk-kh', { prints: 'ppm' }), kit('no3', { basis: 'N' }))
+    const ppm = reef(kit('alk-kh', { prints: 'ppm' }), kit('no3', { basis: 'N' }))
     for (const [parameter, kept] of [
       [alk, 8.2],
       [no3, 12.5],
@@ -248,20 +229,20 @@ describe('a figure as the kit prints it', () => {
       const content = reading(0, parameter.id, kept) as Extract<Content, { kind: 'reading' }>
       expect(value(read(ppm, parameter, typedAgain(ppm, content, METRIC)))).toBeCloseTo(kept, 6)
     }
-    expect(typedAgain(house(), reading(0, 'alk-kh', 8.2) as Extract<Content, { kind: 'reading' }>, METRIC)).toBe('8.2')
+    expect(typedAgain(reef(), reading(0, 'alk-kh', 8.2) as Extract<Content, { kind: 'reading' }>, METRIC)).toBe('8.2')
   })
   test('what is no value is said, with what could be meant', () => {
-    expect(read(house(), alk, 'much')).toMatchObject({ message: expect.stringContaining('much') as string })
-    expect(read(house(), alk, '82')).toMatchObject({
+    expect(read(reef(), alk, 'much')).toMatchObject({ message: expect.stringContaining('much') as string })
+    expect(read(reef(), alk, '82')).toMatchObject({
       message: expect.stringMatching(/outside what is plausible/) as string,
       choices: [expect.objectContaining({ value: '8.2' }), expect.objectContaining({ value: '0.82' })],
     })
-    expect(read(house(), alk, '8 9')).toMatchObject({ message: expect.stringMatching(/left over/) as string })
+    expect(read(reef(), alk, '8 9')).toMatchObject({ message: expect.stringMatching(/left over/) as string })
   })
 })
 
 test('a chart as CSV: a line a test, quoted where it must be', () => {
-  const journal = house(reading(0, 'alk-kh', 8.2, 0.5), reading(1, 'no3', 12))
+  const journal = reef(reading(0, 'alk-kh', 8.2, 0.5), reading(1, 'no3', 12))
   const lines = chartCsv(hall(journal), seriesOf(journal, 'hall', 0, ms(9))).split('\r\n')
   expect(lines).toEqual([
     'time,tank,parameter,value,unit,plus_minus,readings,suspect',
@@ -272,10 +253,10 @@ test('a chart as CSV: a line a test, quoted where it must be', () => {
 })
 
 test('what was done to the water stands on the time axis', () => {
-  const journal = house(
-    { kind: 'water-change', ...at(1), tankId: 'hall', litres: 20 },
-    { kind: 'dose', ...at(2), tankId: 'hall', ingredient: 'sodium-bicarbonate', amount: 10, unit: 'g' },
-    { kind: 'water-change', ...at(30), tankId: 'hall', litres: 20 },
+  const journal = reef(
+    { kind: 'water-change', ...on(1), tankId: 'hall', litres: 20 },
+    { kind: 'dose', ...on(2), tankId: 'hall', ingredient: 'sodium-bicarbonate', amount: 10, unit: 'g' },
+    { kind: 'water-change', ...on(30), tankId: 'hall', litres: 20 },
   )
   const many = Array.from({ length: 500 }, (_, i) => ({
     at: ms(i / 5),
