@@ -11,6 +11,10 @@ export default defineConfig({
     // The preload polyfill would be a script of its own for browsers Brinvo does not run in.
     modulePreload: { polyfill: false },
     chunkSizeWarningLimit: 700,
+    // What most screens share comes in one file: small files pack badly, and each is a request of its own.
+    rolldownOptions: {
+      output: { advancedChunks: { groups: [{ name: 'shared', test: /\/core\//, minShareCount: 20 }] } },
+    },
   },
   // Every browser that this runs in has promises of its own: without the stand-in it is a KB less.
   resolve: { alias: { localforage: 'localforage/dist/localforage.nopromises.min.js' } },

@@ -144,6 +144,15 @@ function Act({
           </Main>
         </div>
       )
+    case 'bench-look':
+      return (
+        <Line>
+          <Main onPress={() => onDone()} isDisabled={busy || task.state === 'ahead'}>
+            Looked at it
+          </Main>
+          <ButtonLink href={`/bench/${task.benchId!}`}>What was done</ButtonLink>
+        </Line>
+      )
     case 'case-look':
       return (
         <div>

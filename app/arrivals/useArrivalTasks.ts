@@ -1,4 +1,5 @@
 import { useMemo } from 'react'
+import { benchTasks } from '../../core/bench/watch.ts'
 import { caseLookTasks } from '../../core/schedule/case-looks.ts'
 import { choreTasks } from '../../core/schedule/chores.ts'
 import { coralLookTasks } from '../../core/schedule/coral-looks.ts'
@@ -27,6 +28,7 @@ export function useArrivalTasks(): ArrivalTask[] {
           animalIds: [],
         })),
         ...caseLookTasks(journal, now).map((task): ArrivalTask => ({ ...task, kind: 'case-look', animalIds: [] })),
+        ...benchTasks(journal, now).map((task): ArrivalTask => ({ ...task, kind: 'bench-look', animalIds: [] })),
         ...coralLookTasks(journal, now).map((task): ArrivalTask => ({ ...task, kind: 'coral-look', animalIds: [] })),
       ]
     },

@@ -1,9 +1,11 @@
 import { lazy, Suspense } from 'react'
+import { benchAddress, benchProcedureFor } from '../../core/bench/for-task.ts'
 import { takesTool } from '../../core/biosecurity/tools.ts'
 import type { CoursePlan } from '../../core/courses/plan.ts'
 import type { CourseTask } from '../../core/courses/tasks.ts'
 import { tankById } from '../../core/household/tanks.ts'
 import { useHousehold } from '../journal/provider.tsx'
+import { PlainLink } from '../look/buttons.ts'
 import { Figure, Small } from '../look/text.ts'
 import { TaskShell } from '../schedule/TaskShell.tsx'
 import { measureText } from '../../core/words/measure.ts'
@@ -30,6 +32,7 @@ interface TaskCardProps {
 export function TaskCard({ plan, task, next, heading, onForm }: TaskCardProps) {
   const { journal } = useHousehold()
   if (!tankById(journal, task.tankId)) return null
+  const procedure = benchProcedureFor(task)
   return (
     <TaskShell
       task={task}
@@ -50,6 +53,7 @@ export function TaskCard({ plan, task, next, heading, onForm }: TaskCardProps) {
         </Suspense>
       )}
       <TaskAct plan={plan} task={task} next={next} onForm={onForm} />
+      {procedure !== null && <PlainLink href={benchAddress(procedure, task)}>step by step at the bench</PlainLink>}
     </TaskShell>
   )
 }

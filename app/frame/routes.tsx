@@ -54,6 +54,9 @@ const SCREENS: Record<string, ComponentType> = {
   'courses/:courseId': lazy(async () => ({ default: (await import('../screens/courses/CoursePage.tsx')).CoursePage })),
   'water/:part?': lazy(async () => ({ default: (await import('../screens/water/Water.tsx')).Water })),
   bench: lazy(async () => ({ default: (await import('../screens/bench/Benches.tsx')).Benches })),
+  'bench/begin/:procedureId': lazy(async () => ({
+    default: (await import('../screens/bench/BeginPage.tsx')).BeginPage,
+  })),
   'bench/:benchId': lazy(async () => ({ default: (await import('../screens/bench/BenchPage.tsx')).BenchPage })),
   shelf: lazy(async () => ({ default: (await import('../screens/shelf/Shelf.tsx')).Shelf })),
   'shelf/new': ProductPage,

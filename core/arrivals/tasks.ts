@@ -27,6 +27,7 @@ export type ArrivalTaskKind =
   | 'chore'
   | 'coral-look'
   | 'case-look'
+  | 'bench-look'
 
 /** Something due for animals that came in, worked out from their arrival and what was done since. */
 export interface ArrivalTask extends Task {
@@ -36,6 +37,8 @@ export interface ArrivalTask extends Task {
   introId?: string
   /** The case it belongs to. */
   caseId?: string
+  /** The procedure of the bench that it follows. */
+  benchId?: string
 }
 
 export type ArrivalTaskDraft = Omit<ArrivalTask, keyof Standing> & TaskWindow
@@ -295,6 +298,7 @@ export function arrivalTaskContents(
     case 'training':
     case 'coral-look':
     case 'case-look':
+    case 'bench-look':
       return [done]
   }
 }

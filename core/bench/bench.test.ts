@@ -1,192 +1,168 @@
-import { PROCEDURES, procedureById } from '../catalogue/procedures/procedures.data.ts'
-import { PEROXIDE_CAPS } from '../catalogue/handbook/dosing.data.ts'
-import type { Content, Entry } from '../journal/entry.ts'
+import { PROCEDURES } from '../catalogue/procedures/procedures.ts'
 import { Journal } from '../journal/journal.ts'
-import { scribe } from '../journal/testing.ts'
-import { MS_PER_MINUTE } from '../time/zone.ts'
-import {
-  benchRun,
-  doseOfRun,
-  occasionsOf,
-  openBenches,
-  refusalOf,
-  sessionLimit,
-  stepsToLeave,
-  stillOff,
-} from './follow.ts'
+import { benchRun, occasionBefore, spansOf, stepsToLeave, stillOff } from './follow.ts'
+import { now, session } from './testing.ts'
 
-const START = Date.parse('2026-06-01T20:00:00Z')
-const at = (minute: number) => ({ happened: new Date(START + minute * MS_PER_MINUTE).toISOString() })
-const now = (minute: number) => START + minute * MS_PER_MINUTE
-
-/** A session at the bench, written press by press. */
-function session(procedure: string, partIds?: string[]) {
-  const { record } = scribe('2026-01-01T00:00:00Z')
-  let journal = new Journal()
-  const entries: Entry[] = []
-  const write = (content: Content) => {
-    const entry = record(content)
-    entries.push(entry)
-    journal.add([entry])
-  }
-  write({ kind: 'bench-start', ...at(0), benchId: 'b', procedure, tankId: 'study', ...(partIds && { partIds }) })
-  return {
-    run: () => benchRun(journal, 'b')!,
-    /** The browser is killed: what is on disk is read anew. */
-    kill: () => {
-      journal = new Journal()
-      journal.add(JSON.parse(JSON.stringify(entries)) as Entry[])
-    },
-    open: () => openBenches(journal),
-    mark: (minute: number, step: string, state: 'begun' | 'done' | 'skipped' = 'done', more: object = {}) =>
-      write({ kind: 'bench-mark', ...at(minute), benchId: 'b', step, state, ...more }),
-    end: (minute: number) => write({ kind: 'bench-end', ...at(minute), benchId: 'b', outcome: 'finished' }),
-  }
-}
-
-describe('the procedures', () => {
-  test('each puts back what it puts off, ends every clock it begins, and names its source', () => {
-    for (const { id, before, steps, after, source, watch } of PROCEDURES) {
-      const off = before.flatMap(({ switches }) => (switches?.running === false ? [switches.item] : []))
-      const on = after.flatMap(({ switches }) => (switches?.running ? [switches.item] : []))
-      expect({ id, on: [...on].sort() }).toEqual({ id, on: [...off].sort() })
-      const clocks = steps.flatMap(({ begins }) => (begins ? [begins.clock] : []))
-      expect(steps.flatMap(({ ends }) => (ends ? [ends] : []))).toEqual(clocks)
-      expect(source).toMatch(/\.md/)
-      expect(watch.length).toBeGreaterThan(0)
-      for (const { timer } of steps)
-        if (timer) expect(timer.stopMinutes ?? Infinity).toBeGreaterThanOrEqual(timer.minutes)
-      const keys = occasionsOf(procedureById(id)!, ['A', 'B']).map(({ step, partId }) => `${step} ${partId}`)
-      expect(new Set(keys).size).toBe(keys.length)
-    }
-  })
-  test('peroxide’s cap is the handbook’s', () => {
-    expect(sessionLimit(100).most).toBe(PEROXIDE_CAPS.rows.find(({ id }) => id === 'normal-cap-per-session')!.ml3)
-    expect(sessionLimit(null).most).toBe(0)
-  })
-})
-
-describe('peroxide on two spots, by hand', () => {
-  const titles = () =>
-    occasionsOf(procedureById('peroxide-spot')!, ['A', 'B']).map(({ step, partId }) =>
-      partId ? `${step} ${partId}` : step,
-    )
-  test('its order', () => {
-    expect(titles()).toEqual([
-      'before-wear',
-      'before-syringe',
-      'before-flow-off',
-      'before-top-off-off',
-      'before-uv-off',
-      'spot A',
-      'spot B',
-      'still',
-      'after-flow-on',
-      'after-level',
-      'after-top-off-on',
-      'after-uv-on',
-      'after-away',
-    ])
-  })
-  test('from the first press to the last: what is next, what is owed, what was used', () => {
-    const it = session('peroxide-spot', ['A', 'B'])
-    expect(it.run()).toMatchObject({ next: { step: 'before-wear' }, owed: [], clocks: [] })
-    ;['wear', 'syringe', 'flow-off', 'top-off-off', 'uv-off'].forEach((id, i) => it.mark(i, `before-${id}`))
+describe('peroxide on two spots, press by press', () => {
+  test('what is next, what is owed, what was used', () => {
+    const it = session('peroxide-spot', { partIds: ['A', 'B'] })
+    expect(it.next()).toMatchObject({ step: 'before-wear' })
+    expect(it.run()).toMatchObject({ owed: [], clocks: [], lastMark: null })
+    it.prepare(1)
     // From the first press on everything has to be put back.
     expect(it.run().owed).toHaveLength(5)
     it.mark(6, 'spot', 'done', { partId: 'A', values: [{ id: 'ml', value: 0.8 }] })
-    expect(it.run().next).toMatchObject({ step: 'spot', partId: 'B' })
+    expect(it.next(6)).toMatchObject({ step: 'spot', subjectId: 'B' })
     it.mark(8, 'spot', 'done', { partId: 'B', values: [{ id: 'ml', value: 0.5 }] })
     expect(it.run().totals.get('ml')).toBeCloseTo(1.3, 9)
     it.mark(9, 'still', 'begun')
-    expect(it.run().clocks).toEqual([
-      { label: 'Leave the water still', begunAt: now(9), ringsAt: now(29), stopsAt: now(39) },
+    expect(it.run().clocks).toMatchObject([
+      { label: 'Leave the water still', begunAt: now(9), ringsAt: now(29), stopsAt: now(39), step: 'still' },
     ])
     it.mark(29, 'still')
-    expect(it.run()).toMatchObject({ clocks: [], next: { step: 'after-flow-on' } })
+    expect(it.run().clocks).toEqual([])
+    expect(it.next(29)).toMatchObject({ step: 'after-flow-on' })
     ;['flow-on', 'level', 'top-off-on', 'uv-on'].forEach((id, i) => it.mark(30 + i, `after-${id}`))
     // One thing is still owed: it is not done, and stands on every screen.
-    expect(it.run()).toMatchObject({ next: { step: 'after-away' }, owed: [{ step: 'after-away' }] })
+    expect(it.run().owed).toMatchObject([{ step: 'after-away' }])
     expect(it.open()).toHaveLength(1)
     it.mark(40, 'after-away')
-    expect(it.run().next).toBeNull()
+    expect(it.next(40)).toBeNull()
     it.end(41)
-    expect(it.run()).toMatchObject({ endedAt: now(41), outcome: 'finished' })
+    expect(it.run()).toMatchObject({ endedAt: now(41), end: { outcome: 'finished' }, lastMark: null })
     expect(it.open()).toEqual([])
   })
-  test('a wrong order, too much, and too soon are refused, with what to do', () => {
-    const it = session('peroxide-spot', ['A', 'B'])
-    const find = (step: string, partId: string | null = null) =>
-      it.run().occasions.find((one) => one.step === step && one.partId === partId)!
-    const refused = (step: string, ml = 0, minute = 0, partId: string | null = null) => {
-      const run = it.run()
-      const one = run.occasions.find((other) => other.step === step && other.partId === partId)!
-      return refusalOf(run, one, ml > 0 ? [{ id: 'ml', value: ml }] : [], 50, now(minute))
-    }
-    expect(refused('still')).toEqual({
-      words: 'First: Gloves and goggles on. The order keeps animals safe.',
-      passes: null,
+
+  test('the last press is taken back, with what it switched', () => {
+    const it = session('peroxide-spot', { partIds: ['A'] })
+    it.mark(1, 'before-wear')
+    it.mark(2, 'before-syringe')
+    it.mark(3, 'before-flow-off')
+    it.write({
+      kind: 'equipment',
+      happened: new Date(now(3)).toISOString(),
+      tankId: 'study',
+      item: 'flow',
+      running: false,
     })
-    ;['wear', 'syringe', 'flow-off', 'top-off-off', 'uv-off'].forEach((id) => it.mark(1, `before-${id}`))
-    // 50 L bear 1.3 mL.
-    expect(refused('spot', 1.3, 2, 'A')).toBeNull()
-    it.mark(2, 'spot', 'done', { partId: 'A', values: [{ id: 'ml', value: 0.9 }] })
-    expect(refused('spot', 0.5, 3, 'B')).toMatchObject({
-      words: expect.stringMatching(/^1\.4 mL is over the 1\.3 mL/) as string,
-      passes: null,
-    })
-    it.mark(3, 'spot', 'skipped', { partId: 'B', why: 'cap reached' })
-    expect(find('spot', 'B')).toMatchObject({ state: 'skipped', why: 'cap reached' })
-    it.mark(4, 'still', 'begun')
-    expect(refused('still', 0, 14)).toEqual({
-      words: '5 min too early: it works for 15 min at least.',
-      passes: 'reason',
-    })
-    expect(refused('still', 0, 19)).toBeNull()
+    const { lastMark } = it.run()
+    expect(lastMark).toMatchObject({ title: 'Pumps and filter off' })
+    expect(lastMark!.entryIds).toHaveLength(2)
+    for (const id of lastMark!.entryIds) it.strike(id)
+    expect(it.next(4)).toMatchObject({ step: 'before-flow-off' })
+    expect(it.journal().ofKind('equipment')).toEqual([])
+    expect(it.run().lastMark).toMatchObject({ title: expect.stringMatching(/^Syringe/) as string })
+  })
+})
+
+describe('several at once', () => {
+  const round = () => {
+    const it = session('coral-dip', { partIds: ['A', 'B', 'C'], choices: [{ id: 'dip', option: 'iodine' }] })
+    it.prepare(0)
+    return it
+  }
+  test('while one coral is in the dip the next is begun; the one whose time is up comes first', () => {
+    const it = round()
+    it.mark(1, 'dip', 'begun', { partId: 'A' })
+    expect(it.next(1)).toMatchObject({ step: 'dip', subjectId: 'B' })
+    it.mark(3, 'dip', 'begun', { partId: 'B' })
+    expect(it.next(3)).toMatchObject({ step: 'dip', subjectId: 'C' })
+    expect(it.run().clocks.map(({ subjectId, ringsAt, stopsAt }) => [subjectId, ringsAt, stopsAt])).toEqual([
+      ['A', now(6), now(11)],
+      ['B', now(8), now(13)],
+    ])
+    // Iodine: five minutes at least, ten at most.
+    expect(it.next(6)).toMatchObject({ step: 'dip', subjectId: 'A' })
+    it.mark(6, 'dip', 'done', { partId: 'A' })
+    expect(it.next(6)).toMatchObject({ step: 'count', subjectId: 'A' })
+    // What A still needs stands before C: A is not resting any more.
+    expect(occasionBefore(it.run(), it.find('dip', 'C'))).toMatchObject({ step: 'count', subjectId: 'A' })
+    for (const step of ['count', 'rinse', 'back']) it.mark(7, step, 'done', { partId: 'A' })
+    expect(it.next(7)).toMatchObject({ step: 'dip', subjectId: 'C' })
+  })
+  test('with nobody left to begin, it waits for the one in the dip', () => {
+    const it = session('coral-dip', { partIds: ['A'], choices: [{ id: 'dip', option: 'iodine' }] })
+    it.prepare(0)
+    it.mark(1, 'dip', 'begun', { partId: 'A' })
+    expect(it.next(2)).toMatchObject({ step: 'dip', state: 'begun' })
+  })
+  test('a step that does not rest lets nobody else begin', () => {
+    const it = session('peroxide-bench', { partIds: ['A', 'B'], figures: [{ id: 'tubL', value: 2 }] })
+    it.prepare(0)
+    it.mark(1, 'lift', 'done', { partId: 'A' })
+    it.mark(2, 'drip', 'done', { partId: 'A', values: [{ id: 'ml', value: 1 }] })
+    it.mark(2, 'wait', 'begun', { partId: 'A' })
+    expect(it.next(3)).toMatchObject({ step: 'wait', subjectId: 'A' })
+    expect(occasionBefore(it.run(), it.find('lift', 'B'))).toMatchObject({ step: 'wait' })
+    it.mark(4, 'wait', 'done', { partId: 'A' })
+    it.mark(5, 'flood', 'done', { partId: 'A' })
+    it.mark(5, 'watch', 'begun', { partId: 'A' })
+    // The rock in the flooded tub rests: the next one may be lifted.
+    expect(it.next(6)).toMatchObject({ step: 'lift', subjectId: 'B' })
   })
 })
 
 test('a coral out of the water is on the clock until it is back, beside the timer of its dip', () => {
   const it = session('brown-jelly-cut')
-  ;['wear', 'bucket', 'dip', 'flow-off', 'top-off-off'].forEach((id) => it.mark(0, `before-${id}`))
+  it.prepare(0)
   it.mark(1, 'siphon')
   it.mark(2, 'bag')
   it.mark(4, 'cut', 'done', { values: [{ id: 'heads', value: 1 }] })
   it.mark(5, 'dip', 'begun')
-  expect(it.run().clocks).toEqual([
-    { label: 'out of the tank', begunAt: now(2), ringsAt: now(12), stopsAt: now(17) },
-    { label: 'Dip what is left in iodine', begunAt: now(5), ringsAt: now(10), stopsAt: now(15) },
+  expect(it.run().clocks).toMatchObject([
+    { label: 'out of the tank', begunAt: now(2), ringsAt: now(12), stopsAt: now(17), step: null },
+    { label: 'Dip what is left in iodine', begunAt: now(5), ringsAt: now(10), stopsAt: now(15), step: 'dip' },
   ])
   it.mark(10, 'dip')
   it.mark(11, 'rinse')
   it.mark(12, 'isolate', 'done', { values: [{ id: 'left', value: 3 }] })
   expect(it.run().clocks).toEqual([])
-  expect(it.run().next!.step).toBe('bleach')
+  expect(spansOf(it.run())).toMatchObject([
+    { label: 'out of the tank', begunAt: now(2), endedAt: now(12), stopMinutes: 15 },
+  ])
+  expect(it.next(12)!.step).toBe('bleach')
 })
 
-test('killed and resumed at a random press, fifty times: it goes on where it was', () => {
+test('how long a rock may be out follows from who is on it', () => {
+  const limits = (option: string) => {
+    const it = session('anemone-rock', { partIds: ['A'], choices: [{ id: 'air', option }] })
+    it.prepare(0)
+    it.mark(1, 'lift', 'done', { partId: 'A' })
+    const { begunAt, ringsAt, stopsAt, wetEveryMinutes } = it.run().clocks[0]!
+    return [(ringsAt - begunAt) / 60_000, (stopsAt! - begunAt) / 60_000, wetEveryMinutes]
+  }
+  expect(limits('small-polyp')).toEqual([10, 15, null])
+  expect(limits('bare')).toEqual([10, 15, null])
+  expect(limits('hardy')).toEqual([50, 60, 3])
+})
+
+test('killed and resumed at a random press, fifty times and more: it goes on where it was', () => {
   let seed = 7
   const random = () => (seed = (seed * 1_103_515_245 + 12_345) % 2 ** 31) / 2 ** 31
-  for (let round = 0; round < 50; round++) {
-    const id = PROCEDURES[round % PROCEDURES.length]!.id
-    const it = session(id, ['A', 'B', 'C'])
-    const all = it.run().occasions
-    const killAt = Math.floor(random() * all.length)
-    all.forEach(({ step, partId }, i) => {
-      const before = it.run()
+  for (let round = 0; round < 3 * PROCEDURES.length; round++) {
+    const { id, subjects } = PROCEDURES[round % PROCEDURES.length]!
+    const ids = subjects.length > 0 ? ['A', 'B', 'C'] : []
+    const isOfFish = subjects.includes('animal')
+    const it = session(id, ids.length === 0 ? {} : isOfFish ? { animalIds: ids } : { partIds: ids })
+    const presses = it.run().occasions.length
+    const killAt = Math.floor(random() * presses)
+    for (let i = 0; i < presses; i++) {
       if (i === killAt) {
+        const before = it.run()
         it.kill()
         expect(it.run()).toEqual(before)
       }
-      expect(before.next).toMatchObject({ step, partId })
-      it.mark(i, step, random() < 0.2 ? 'skipped' : 'done', partId === null ? {} : { partId })
+      const { step, subjectId } = it.next(i)!
+      const of = subjectId === null ? {} : isOfFish ? { animalId: subjectId } : { partId: subjectId }
+      it.mark(i, step, random() < 0.2 ? 'skipped' : 'done', of)
       // The same press from a second tab changes nothing.
       const once = it.run()
-      it.mark(i, step, 'done', partId === null ? {} : { partId })
+      it.mark(i, step, 'done', of)
       expect(it.run().occasions).toEqual(once.occasions)
-    })
-    expect(it.run().next).toBeNull()
+    }
+    expect(it.next(presses)).toBeNull()
   }
+  expect(3 * PROCEDURES.length).toBeGreaterThanOrEqual(50)
 })
 
 test('what is no run, or of no procedure, is none', () => {
@@ -196,33 +172,29 @@ test('what is no run, or of no procedure, is none', () => {
   expect(benchRun(new Journal(), 'b')).toBeNull()
 })
 
-test('what a session used becomes a dose of the ledger, with what was set aside for it', () => {
-  const procedure = procedureById('peroxide-spot')!
-  const overrides = [{ rule: 'r', why: 'no shrimp left', vetAgreed: false }]
-  expect(doseOfRun(procedure, { tankId: 'study', overrides }, 1.3, at(0).happened)).toMatchObject({
-    ingredient: 'peroxide',
-    amount: 1.3,
-    // 3 % by mass: 30.28 mg in a mL.
-    massMg: expect.closeTo(39.4, 1) as number,
-    overrides,
-  })
-  expect(doseOfRun(procedure, { tankId: 'study' }, 0, at(0).happened)).toBeNull()
-  expect(doseOfRun(procedureById('brown-jelly-cut')!, { tankId: 'study' }, 5, at(0).happened)).toBeNull()
-})
-
 test('stopping leaves no coral in the air: what ends its clock stays, and so does the clock', () => {
   const it = session('brown-jelly-cut')
-  ;['wear', 'bucket', 'dip', 'flow-off', 'top-off-off'].forEach((id) => it.mark(0, `before-${id}`))
+  it.prepare(0)
   const left = () => stepsToLeave(it.run()).map(({ step }) => step)
   expect(left()).toContain('isolate')
   it.mark(1, 'siphon')
   it.mark(2, 'bag')
   expect(left()).toEqual(['cut', 'dip', 'rinse', 'bleach'])
   for (const step of left()) it.mark(3, step, 'skipped', { why: 'stopped here' })
-  expect(it.run()).toMatchObject({ next: { step: 'isolate' }, clocks: [{ label: 'out of the tank' }] })
+  expect(it.next(3)).toMatchObject({ step: 'isolate' })
+  expect(it.run().clocks).toMatchObject([{ label: 'out of the tank' }])
   it.mark(4, 'isolate')
-  expect(it.run()).toMatchObject({ next: { step: 'after-flow-on' }, clocks: [] })
+  expect(it.next(4)).toMatchObject({ step: 'after-flow-on' })
+  expect(it.run().clocks).toEqual([])
   expect(stillOff(it.run()).map(({ item }) => item)).toEqual(['flow', 'auto-top-off'])
   it.mark(5, 'after-flow-on')
   expect(stillOff(it.run()).map(({ item }) => item)).toEqual(['auto-top-off'])
+})
+
+test('what is meant to stay off is owed to nobody', () => {
+  const it = session('blackout-cover')
+  it.prepare(1)
+  // The lamps are off for three days: that is the treatment.
+  expect(stillOff(it.run())).toEqual([])
+  expect(it.run().owed.map(({ step }) => step)).toEqual(['after-cover-on', 'after-co2-off', 'after-air-on'])
 })

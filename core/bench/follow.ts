@@ -1,21 +1,10 @@
 import type { ChecklistItem, Procedure, ProcedureStep } from '../catalogue/procedures/procedure.types.ts'
-import { PEROXIDE_CAPS } from '../catalogue/handbook/dosing.data.ts'
-import { procedureById } from '../catalogue/procedures/procedures.data.ts'
-import { peroxideStrength } from '../dosing/peroxide.ts'
+import { procedureById } from '../catalogue/procedures/procedures.ts'
 import type { EquipmentItem } from '../household/tanks.ts'
 import type { ContentOf } from '../journal/entry.ts'
 import type { Journal } from '../journal/journal.ts'
 import { MS_PER_MINUTE } from '../time/zone.ts'
-
-/** One thing that a run asks for: an item of a list, or a step, of one part where it is done part by part. */
-export interface Occasion {
-  place: 'before' | 'step' | 'after'
-  /** What a mark names it by. */
-  step: string
-  partId: string | null
-  title: string
-  item: ChecklistItem | ProcedureStep
-}
+import { occasionsOf, type BenchStart, type Occasion } from './occasions.ts'
 
 export type OccasionState = 'open' | 'begun' | 'done' | 'skipped'
 
@@ -31,95 +20,100 @@ export interface FollowedOccasion extends Occasion {
 /** Something that runs by the clock: a timed step, or a coral that is out of the water. */
 export interface BenchClock {
   label: string
+  subjectId: string | null
   begunAt: number
   /** When it rings first, and when it must be over, ms; null where nothing ends it by itself. */
   ringsAt: number
   stopsAt: number | null
+  /** It rings each so many minutes besides. */
+  wetEveryMinutes: number | null
+  /** The step whose timer it is; null for a clock that another step ends. */
+  step: string | null
 }
 
 /** A procedure under way, as its entries leave it. */
 export interface BenchRun {
   id: string
+  /** The entry that began it: what pictures of it belong to. */
+  entryId: string
   procedure: Procedure
-  start: ContentOf<'bench-start'>
+  start: BenchStart
+  subjectIds: readonly string[]
   startedAt: number
   endedAt: number | null
-  outcome: ContentOf<'bench-end'>['outcome'] | null
+  end: ContentOf<'bench-end'> | null
   occasions: readonly FollowedOccasion[]
-  /** What is done next; null when everything is done or skipped. */
-  next: FollowedOccasion | null
   /** What has to be put back, of what was put off. */
   owed: readonly FollowedOccasion[]
   clocks: readonly BenchClock[]
-  /** The sum of each figure over the parts. */
+  /** The sum of each figure over the subjects. */
   totals: ReadonlyMap<string, number>
+  /** The mark that was made last, and what it switched: it can be taken back. */
+  lastMark: { entryIds: readonly string[]; title: string } | null
 }
 
-/** All that a procedure asks for in its order: the list before, the steps, part by part where they are, the list after. */
-export function occasionsOf({ before, steps, after }: Procedure, partIds: readonly string[]): Occasion[] {
-  const listed = (place: 'before' | 'after', items: readonly ChecklistItem[]): Occasion[] =>
-    items.map((item) => ({ place, step: `${place}-${item.id}`, partId: null, title: item.words, item }))
-  const once = (item: ProcedureStep, partId: string | null): Occasion => ({
-    place: 'step',
-    step: item.id,
-    partId,
-    title: item.title,
-    item,
-  })
-  const done: Occasion[] = []
-  for (let i = 0; i < steps.length; i++) {
-    const step = steps[i]!
-    if (!step.eachPart) {
-      done.push(once(step, null))
-      continue
-    }
-    // Steps of each part stand together: the first part through all of them, then the second.
-    let last = i
-    while (steps[last + 1]?.eachPart) last++
-    const together = steps.slice(i, last + 1)
-    for (const partId of partIds) done.push(...together.map((one) => once(one, partId)))
-    i = last
-  }
-  return [...listed('before', before), ...done, ...listed('after', after)]
-}
-
-const isOpen = ({ state }: FollowedOccasion) => state === 'open' || state === 'begun'
+export const isOpen = ({ state }: Pick<FollowedOccasion, 'state'>): boolean => state === 'open' || state === 'begun'
 
 /** The clocks that run: timed steps that were begun, and clocks that a step began and none has ended. */
 function clocksOf(occasions: readonly FollowedOccasion[]): BenchClock[] {
-  const clocks: BenchClock[] = []
-  for (const { item, state, begunAt, endedAt, place, title, partId } of occasions) {
-    if (place !== 'step') continue
-    const { timer, begins } = item as ProcedureStep
+  return occasions.flatMap(({ timer, begins, state, begunAt, endedAt, title, subjectId, step }): BenchClock[] => {
+    const clocks: BenchClock[] = []
     if (timer && state === 'begun' && begunAt !== null)
       clocks.push({
         label: title,
+        subjectId,
         begunAt,
         ringsAt: begunAt + timer.minutes * MS_PER_MINUTE,
-        stopsAt: timer.stopMinutes === undefined ? null : begunAt + timer.stopMinutes * MS_PER_MINUTE,
+        stopsAt: timer.stopMinutes === null ? null : begunAt + timer.stopMinutes * MS_PER_MINUTE,
+        wetEveryMinutes: null,
+        step,
       })
-    const since = state === 'done' ? endedAt : null
-    if (!begins || since === null) continue
-    const isEnded = occasions.some(
-      (other) =>
-        (other.item as ProcedureStep).ends === begins.clock && other.partId === partId && other.state === 'done',
-    )
-    if (!isEnded)
+    if (begins && state === 'done' && endedAt !== null && endOf(occasions, begins.clock, subjectId) === null)
       clocks.push({
         label: begins.label,
-        begunAt: since,
-        ringsAt: since + begins.warnMinutes * MS_PER_MINUTE,
-        stopsAt: since + begins.stopMinutes * MS_PER_MINUTE,
+        subjectId,
+        begunAt: endedAt,
+        ringsAt: endedAt + begins.warnMinutes * MS_PER_MINUTE,
+        stopsAt: endedAt + begins.stopMinutes * MS_PER_MINUTE,
+        wetEveryMinutes: begins.wetEveryMinutes,
+        step: null,
       })
-  }
-  return clocks
+    return clocks
+  })
 }
+
+/** When a clock of a subject was ended; null while it runs. */
+function endOf(occasions: readonly FollowedOccasion[], clock: string, subjectId: string | null): number | null {
+  const last = occasions.find(
+    (one) => (one.item as ProcedureStep).ends === clock && one.subjectId === subjectId && one.state === 'done',
+  )
+  return last?.endedAt ?? null
+}
+
+/** A clock that has ended: how long somebody was out of the water, or in the tub. */
+export interface BenchSpan {
+  label: string
+  subjectId: string | null
+  begunAt: number
+  endedAt: number
+  stopMinutes: number
+}
+
+/** The clocks of a run that have ended. */
+export const spansOf = ({ occasions }: Pick<BenchRun, 'occasions'>): BenchSpan[] =>
+  occasions.flatMap(({ begins, subjectId, endedAt, state }): BenchSpan[] => {
+    if (!begins || state !== 'done' || endedAt === null) return []
+    const until = endOf(occasions, begins.clock, subjectId)
+    return until === null
+      ? []
+      : [{ label: begins.label, subjectId, begunAt: endedAt, endedAt: until, stopMinutes: begins.stopMinutes }]
+  })
 
 /**
  * A run as its entries leave it: a reload, a killed browser or a second tab changes nothing.
  * @returns null where the journal holds no such run, or its procedure is none
  * @example
- * benchRun(journal, 'b1')?.next?.title // what is done next
+ * nextOccasion(benchRun(journal, 'b1')!, now)?.title // what is done next
  */
 export function benchRun(journal: Journal, benchId: string): BenchRun | null {
   const lines = journal.about(`bench:${benchId}`).filter(({ struck }) => !struck)
@@ -128,7 +122,8 @@ export function benchRun(journal: Journal, benchId: string): BenchRun | null {
   const start = first.content
   const procedure = procedureById(start.procedure)
   if (!procedure) return null
-  const occasions = occasionsOf(procedure, start.partIds ?? []).map((occasion): FollowedOccasion => ({
+  const subjectIds = [...(start.partIds ?? []), ...(start.animalIds ?? [])]
+  const occasions = occasionsOf(procedure, start, subjectIds).map((occasion): FollowedOccasion => ({
     ...occasion,
     state: 'open',
     begunAt: null,
@@ -137,13 +132,15 @@ export function benchRun(journal: Journal, benchId: string): BenchRun | null {
     values: [],
   }))
   let endedAt: number | null = null
-  let outcome: BenchRun['outcome'] = null
-  for (const { content, at } of lines) {
-    if (content.kind === 'bench-end') [endedAt, outcome] = [at, content.outcome]
+  let end: BenchRun['end'] = null
+  let lastMark: BenchRun['lastMark'] = null
+  for (const { content, at, id } of lines) {
+    if (content.kind === 'bench-end') [endedAt, end] = [at, content]
     if (content.kind !== 'bench-mark') continue
-    const one = occasions.find(({ step, partId }) => step === content.step && partId === (content.partId ?? null))
+    const subjectId = content.partId ?? content.animalId ?? null
+    const one = occasions.find(({ step, subjectId: of }) => step === content.step && subjectId === of)
     // A mark that was made twice, in two tabs, counts once.
-    if (!one || !isOpen(one)) continue
+    if (!one || !isOpen(one) || (content.state === 'begun' && one.state === 'begun')) continue
     one.state = content.state
     if (content.state === 'begun') one.begunAt = at
     else {
@@ -151,23 +148,74 @@ export function benchRun(journal: Journal, benchId: string): BenchRun | null {
       one.why = content.why ?? null
       one.values = content.values ?? []
     }
+    lastMark = { entryIds: [id, ...switchedWith(journal, start.tankId, at)], title: one.title }
   }
   const totals = new Map<string, number>()
   for (const { values } of occasions) for (const { id, value } of values) totals.set(id, (totals.get(id) ?? 0) + value)
   const hasBegun = occasions.some(({ state }) => state !== 'open')
   return {
     id: benchId,
+    entryId: first.id,
     procedure,
     start,
+    subjectIds,
     startedAt: first.at,
     endedAt,
-    outcome,
+    end,
     occasions,
-    next: occasions.find(isOpen) ?? null,
     owed: hasBegun ? occasions.filter((one) => one.place === 'after' && isOpen(one)) : [],
     clocks: endedAt === null ? clocksOf(occasions) : [],
     totals,
+    lastMark: endedAt === null ? lastMark : null,
   }
+}
+
+/** The entries of equipment that a mark of the same instant wrote with it. */
+const switchedWith = (journal: Journal, tankId: string | undefined, at: number): string[] =>
+  journal.ofKind('equipment').flatMap((line) => (line.at === at && line.content.tankId === tankId ? [line.id] : []))
+
+/** The first occasion of each thread (the subjects, and what is done once) that is still open. */
+const firstOpenOf = (occasions: readonly FollowedOccasion[], subjectId: string | null): FollowedOccasion | undefined =>
+  occasions.find((one) => one.subjectId === subjectId && isOpen(one))
+
+/** A subject whose open step lasts, and lets the next subject be begun. */
+const isResting = (one: FollowedOccasion | undefined): boolean =>
+  one?.state === 'begun' && one.timer?.meanwhile === true
+
+/**
+ * The occasion that stands in the way of another: the first one open before it that is not of another subject which rests.
+ * @returns null where it may be done now
+ */
+export function occasionBefore(
+  { occasions }: Pick<BenchRun, 'occasions'>,
+  occasion: FollowedOccasion,
+): FollowedOccasion | null {
+  for (const one of occasions) {
+    if (one.step === occasion.step && one.subjectId === occasion.subjectId) return null
+    if (!isOpen(one)) continue
+    const isOther = one.subjectId !== null && occasion.subjectId !== null && one.subjectId !== occasion.subjectId
+    if (!isOther || !isResting(firstOpenOf(occasions, one.subjectId))) return one
+  }
+  return null
+}
+
+/**
+ * What is done next: a timer that has run out first, then the first thing that nothing stands in the way of, then what still
+ * lasts.
+ * @param now ms
+ * @returns null when everything is done or left out
+ */
+export function nextOccasion(run: Pick<BenchRun, 'occasions'>, now: number): FollowedOccasion | null {
+  const { occasions } = run
+  const open = occasions.filter(isOpen)
+  const hasRung = ({ begunAt, timer, state }: FollowedOccasion) =>
+    state === 'begun' && begunAt !== null && timer !== null && now >= begunAt + timer.minutes * MS_PER_MINUTE
+  return (
+    open.find(hasRung) ??
+    open.find((one) => !isResting(one) && occasionBefore(run, one) === null) ??
+    open.find(({ state }) => state === 'begun') ??
+    null
+  )
 }
 
 /** The runs that are under way, the earliest first. */
@@ -181,14 +229,14 @@ export const openBenches = (journal: Journal): BenchRun[] =>
  * The steps that are left out when a run is stopped: all that are open, but not one that ends a running clock. A coral that is out of the water has to go
  * back into water first.
  */
-export function stepsToLeave({ occasions }: Pick<BenchRun, 'occasions'>): FollowedOccasion[] {
-  const begun = occasions.flatMap(({ item, state, partId }) => {
-    const clock = (item as ProcedureStep).begins?.clock
-    return clock !== undefined && state === 'done' ? [`${clock} ${partId}`] : []
-  })
+export function stepsToLeave({ occasions, clocks }: Pick<BenchRun, 'occasions' | 'clocks'>): FollowedOccasion[] {
+  const runs = (one: FollowedOccasion) =>
+    occasions.some(
+      ({ begins, state, subjectId }) =>
+        state === 'done' && begins?.clock === (one.item as ProcedureStep).ends && subjectId === one.subjectId,
+    ) && clocks.some(({ step, subjectId }) => step === null && subjectId === one.subjectId)
   return occasions.filter(
-    (one) =>
-      one.place === 'step' && isOpen(one) && !begun.includes(`${(one.item as ProcedureStep).ends} ${one.partId}`),
+    (one) => one.place === 'step' && isOpen(one) && !((one.item as ProcedureStep).ends !== undefined && runs(one)),
   )
 }
 
@@ -198,105 +246,14 @@ export interface StillOff {
   since: number
 }
 
-/** What a run has switched off and not put back. */
+/** What a run has switched off and not put back; not what is meant to stay off. */
 export const stillOff = ({ occasions }: Pick<BenchRun, 'occasions'>): StillOff[] =>
   occasions.flatMap(({ place, state, item, endedAt }): StillOff[] => {
-    const { switches } = item as ChecklistItem
-    if (place !== 'before' || state !== 'done' || switches?.running !== false || endedAt === null) return []
+    const { switches, stays } = item as ChecklistItem
+    if (place !== 'before' || state !== 'done' || stays || switches?.running !== false || endedAt === null) return []
     const isBack = occasions.some(
       (one) =>
         one.place === 'after' && one.state === 'done' && (one.item as ChecklistItem).switches?.item === switches.item,
     )
     return isBack ? [] : [{ item: switches.item, since: endedAt }]
   })
-
-/** A limit of the whole session. */
-export interface SessionLimit {
-  most: number
-  unit: string
-  words: string
-}
-
-/** mL of 3 % peroxide in 100 L in one session with animals in the water: outbreaks.md 5.3. */
-const PEROXIDE_ML_PER_100_L = PEROXIDE_CAPS.rows.find(({ id }) => id === 'normal-cap-per-session')!.ml3!
-
-/** The limit that a figure's sum is held against in a tank. @param netL null where it is not known: then nothing may be given */
-export const sessionLimit = (netL: number | null): SessionLimit => ({
-  most: netL === null ? 0 : (PEROXIDE_ML_PER_100_L * netL) / 100,
-  unit: 'mL',
-  words: 'of 3 % peroxide in one session with animals in the water',
-})
-
-/** What speaks against a mark that is about to be made. */
-export interface BenchRefusal {
-  words: string
-  /** What may be said to do it all the same: a written reason; null where it may not be done. */
-  passes: 'reason' | null
-}
-
-/**
- * Whether an occasion may be marked done now.
- * @param values the figures that are written down with it
- * @param netL of the run's tank
- * @param now ms
- * @returns null where nothing speaks against it
- */
-export function refusalOf(
-  run: BenchRun,
-  occasion: FollowedOccasion,
-  values: readonly { id: string; value: number }[],
-  netL: number | null,
-  now: number,
-): BenchRefusal | null {
-  if (run.next && run.next !== occasion)
-    return { words: `First: ${run.next.title}. The order keeps animals safe.`, passes: null }
-  if (occasion.place !== 'step') return null
-  const { timer, records = [] } = occasion.item as ProcedureStep
-  for (const record of records) {
-    if (!record.sessionLimit) continue
-    const { most, unit, words } = sessionLimit(netL)
-    const given = values.find(({ id }) => id === record.id)?.value ?? 0
-    const sum = (run.totals.get(record.id) ?? 0) + given
-    if (sum > most + 1e-9)
-      return {
-        words: `${Number(sum.toPrecision(3))} ${unit} is over the ${Number(most.toPrecision(3))} ${unit} ${words}. Stop here: go on tomorrow, or change water first.`,
-        passes: null,
-      }
-  }
-  const least = timer?.leastMinutes ?? timer?.minutes
-  if (timer && least !== undefined && occasion.begunAt !== null) {
-    const left = occasion.begunAt + least * MS_PER_MINUTE - now
-    if (left > 0)
-      return {
-        words: `${Math.min(least, Math.ceil(left / MS_PER_MINUTE))} min too early: it works for ${least} min at least.`,
-        passes: 'reason',
-      }
-  }
-  return null
-}
-
-/**
- * What a run put into its tank's water, as a dose of the ledger; what was set aside before it began stays with it.
- * @param ml in all; for a run that is about to begin the most that it may use
- * @returns null for a procedure that doses nothing, or a run without a tank
- */
-export function doseOfRun(
-  procedure: Procedure,
-  { tankId, overrides }: Pick<ContentOf<'bench-start'>, 'tankId' | 'overrides'>,
-  ml: number,
-  happened: string,
-): ContentOf<'dose'> | null {
-  if (!procedure.doses || tankId === undefined || !(ml > 0)) return null
-  const strength = peroxideStrength({ percentByMass: procedure.doses.percentByMass })
-  if (!strength.ok) return null
-  return {
-    kind: 'dose',
-    happened,
-    tankId,
-    ingredient: procedure.doses.ingredient,
-    amount: Number(ml.toPrecision(8)),
-    unit: 'mL',
-    massMg: ml * strength.value.mgPerMl,
-    ...(overrides && { overrides }),
-  }
-}

@@ -21,7 +21,9 @@ export interface CourseTask extends Task {
   change?: PlannedChange
   bath?: PlannedBath
   session?: PlannedSession
-  /** Where the animals go, for a move. */
+  /** The procedure of the bench that does it, where its step names one. */
+  procedure?: string
+  /** Where the animals go, for a move or after a bath. */
   toTankId?: string
   /** What is to be counted, for a count. */
   measure?: 'patch-stage' | 'came-off' | 'pest-count'

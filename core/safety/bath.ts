@@ -16,6 +16,10 @@ const HARD_STOP_MINUTES = 15
 /** A level or a time counts as over its limit by more than rounding. */
 const SLACK = 1e-6
 
+/** A dip whose dose is counted in minutes: fresh water. */
+const isWaterAlone = ({ ingredient }: ContentOf<'bath'>): boolean =>
+  DOSES.some(({ agent, unit }) => agent === ingredient && unit === 'min')
+
 /** Corals that must not have a dip: outbreaks.md 6.2. */
 const forbiddenConcerns = (journal: Journal, { partIds = [] }: ContentOf<'bath'>, dip: CoralDip): Concern[] =>
   partIds
@@ -42,7 +46,9 @@ export function bathConcerns(journal: Journal, bath: ContentOf<'bath'>): Concern
   const isOfCorals = bath.animalIds.length === 0
   const dip = isOfCorals ? CORAL_DIPS.find(({ ingredient }) => ingredient === bath.ingredient) : undefined
   const concerns: Concern[] = dip ? forbiddenConcerns(journal, bath, dip) : []
-  if (bath.massMg === undefined && dip?.mgPerL === null)
+  if (isWaterAlone(bath)) {
+    // Fresh water has no strength: its minutes are its dose.
+  } else if (bath.massMg === undefined && dip?.mgPerL === null)
     concerns.push({
       rule: 'by-label',
       severity: 'note',
@@ -70,9 +76,10 @@ export function bathConcerns(journal: Journal, bath: ContentOf<'bath'>): Concern
         override: 'reason',
       })
   }
+  const timed = isWaterAlone(bath) ? DOSES.filter(({ agent }) => agent === bath.ingredient) : rows
   const most = isOfCorals
     ? (dip?.minutes[1] ?? HARD_STOP_MINUTES)
-    : Math.max(...rows.flatMap(({ bathMinutes }) => (bathMinutes ? [bathMinutes[1]] : [])), -Infinity)
+    : Math.max(...timed.flatMap(({ bathMinutes }) => (bathMinutes ? [bathMinutes[1]] : [])), -Infinity)
   if (Number.isFinite(most) && bath.minutes > most + SLACK)
     concerns.push({
       rule: 'bath-too-long',

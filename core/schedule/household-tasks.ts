@@ -5,6 +5,7 @@ import { coursePlan } from '../courses/plan.ts'
 import type { Settings } from '../household/settings.ts'
 import type { Journal } from '../journal/journal.ts'
 import type { Day } from '../time/zone.ts'
+import { benchTasks } from '../bench/watch.ts'
 import { caseLookTasks } from './case-looks.ts'
 import { choreTasks } from './chores.ts'
 import { coralLookTasks } from './coral-looks.ts'
@@ -24,4 +25,5 @@ export const householdTasks = (journal: Journal, settings: Settings, now: number
     ...choreTasks(journal, settings, now, horizon),
     ...caseLookTasks(journal, now).filter(({ best }) => settings.clock.dayOf(best) <= horizon),
     ...coralLookTasks(journal, now).filter(({ best }) => settings.clock.dayOf(best) <= horizon),
+    ...benchTasks(journal, now).filter(({ best }) => settings.clock.dayOf(best) <= horizon),
   ].sort((a, b) => a.best - b.best)

@@ -25,6 +25,7 @@ const NAMES: Readonly<Record<string, string>> = {
   chore: 'chore',
   'coral-look': 'look at a moved coral',
   'case-look': 'look at what was changed',
+  bench: 'look after the bench',
   'first-meal': 'first meal',
   'evening-check': 'look before the night',
   'morning-check': 'head count',
@@ -40,7 +41,7 @@ const NAMES: Readonly<Record<string, string>> = {
 }
 
 /** Ids that begin with their kind; those of a course, a run and an introduction have whose it is first. */
-const KIND_FIRST: ReadonlySet<string> = new Set(['training', 'chore', 'coral-look', 'case-look'])
+const KIND_FIRST: ReadonlySet<string> = new Set(['training', 'chore', 'coral-look', 'case-look', 'bench'])
 
 /**
  * What a task was, from its id, for the entries that say that it was done, skipped or put off.

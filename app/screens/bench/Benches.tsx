@@ -1,25 +1,48 @@
-import { useNavigate, useSearchParams } from 'react-router'
 import { useForm } from 'react-hook-form'
-import { useState } from 'react'
-import { doseOfRun, openBenches, sessionLimit } from '../../../core/bench/follow.ts'
-import { PROCEDURES } from '../../../core/catalogue/procedures/procedures.data.ts'
+import { Link } from 'react-aria-components'
+import { useSearchParams } from 'react-router'
+import { styled } from 'styled-components'
+import { openBenches } from '../../../core/bench/follow.ts'
 import type { Procedure } from '../../../core/catalogue/procedures/procedure.types.ts'
-import { partsOf } from '../../../core/household/parts.ts'
-import { tankById, tanksOf, type Tank } from '../../../core/household/tanks.ts'
+import { PROCEDURES } from '../../../core/catalogue/procedures/procedures.ts'
+import { tankById, tanksOf } from '../../../core/household/tanks.ts'
 import { momentBeside } from '../../../core/time/words.ts'
-import { iso } from '../../../core/time/zone.ts'
-import { sourceWords } from '../../../core/words/sources.ts'
 import { SelectField } from '../../fields/fields.tsx'
-import { thisInstant, useNow } from '../../frame/now.tsx'
-import { newId } from '../../journal/opened.ts'
-import { UnkeptNote, useKeeping } from '../../journal/keeping.tsx'
+import { useNow } from '../../frame/now.tsx'
 import { useHousehold } from '../../journal/provider.tsx'
-import { ButtonLink, PrimaryButton } from '../../look/buttons.ts'
-import { CheckChip } from '../../look/CheckChip.ts'
+import { ButtonLink } from '../../look/buttons.ts'
 import { Missing } from '../../look/Missing.tsx'
 import { Page, PageHead } from '../../look/page.ts'
-import { DoubtList, useDoubts } from '../../safety/Doubts.tsx'
 import { Heading, Line, Quiet, Rows, Small, Stack, Title } from '../../look/text.ts'
+
+const GROUPS: Record<Procedure['group'], string> = {
+  corals: 'Corals',
+  algae: 'Algae and films',
+  pests: 'Pests, and looking for them',
+  fish: 'Fish',
+  water: 'Water',
+}
+
+const Groups = styled.div`
+  display: grid;
+  grid-template-columns: repeat(auto-fit, minmax(min(100%, 340px), 1fr));
+  gap: 26px 40px;
+  align-items: start;
+`
+
+const Way = styled(Link)`
+  display: block;
+  padding: 8px 0;
+  min-height: 44px;
+  color: var(--ink);
+  text-decoration: none;
+  strong {
+    color: var(--second);
+    text-decoration: underline;
+    text-decoration-color: var(--strong-rule);
+    text-underline-offset: 4px;
+  }
+`
 
 /** The bench: procedures for wet hands, and those that are under way. */
 export function Benches() {
@@ -36,6 +59,7 @@ export function Benches() {
       </Missing>
     )
   const running = openBenches(journal)
+  const offered = PROCEDURES.filter(({ water }) => water === null || water === tank.water)
   return (
     <Page>
       <PageHead>
@@ -72,81 +96,27 @@ export function Benches() {
             onPick={(id) => setParams({ tank: id })}
           />
         </Line>
-        {PROCEDURES.filter(({ water }) => water === null || water === tank.water).map((procedure) => (
-          <Begin key={`${procedure.id} ${tank.id}`} procedure={procedure} tank={tank} />
-        ))}
+        <Groups>
+          {Object.entries(GROUPS).map(([group, heading]) => {
+            const of = offered.filter((procedure) => procedure.group === group)
+            return of.length === 0 ? null : (
+              <section key={group}>
+                <Heading>{heading}</Heading>
+                <Rows>
+                  {of.map(({ id, name, about }) => (
+                    <li key={id}>
+                      <Way href={`/bench/begin/${id}?tank=${tank.id}`}>
+                        <strong>{name}</strong>
+                        <Small>{about}</Small>
+                      </Way>
+                    </li>
+                  ))}
+                </Rows>
+              </section>
+            )
+          })}
+        </Groups>
       </Stack>
     </Page>
-  )
-}
-
-function Begin({ procedure, tank }: { procedure: Procedure; tank: Tank }) {
-  const { journal } = useHousehold()
-  const { keep, busy, unkept } = useKeeping()
-  const navigate = useNavigate()
-  const parts =
-    procedure.parts === null
-      ? []
-      : partsOf(journal, tank.id).filter(({ what, control }) => what === procedure.parts && !control)
-  const [left, setLeft] = useState<readonly string[]>([])
-  const chosen = parts.filter(({ id }) => !left.includes(id))
-  const netL = tank.volume?.netL ?? null
-  const now = useNow()
-  const most = doseOfRun(procedure, { tankId: tank.id }, sessionLimit(netL).most, iso(now))
-  const doubts = useDoubts(most ? [most] : [])
-  const needsVolume = procedure.doses !== undefined && netL === null
-  const canBegin = (procedure.parts === null || chosen.length > 0) && !needsVolume && doubts.isClear
-  const canAsk = procedure.parts === null || chosen.length > 0
-  const begin = async () => {
-    const benchId = newId()
-    const kept = await keep([
-      {
-        kind: 'bench-start',
-        happened: iso(thisInstant()),
-        benchId,
-        procedure: procedure.id,
-        tankId: tank.id,
-        ...(most && doubts.answered([most])[0]!.overrides && { overrides: doubts.answered([most])[0]!.overrides }),
-        ...(procedure.parts !== null && { partIds: chosen.map(({ id }) => id) }),
-      },
-    ])
-    if (kept) void navigate(`/bench/${benchId}`)
-  }
-  return (
-    <section>
-      <Heading>
-        <span>{procedure.name}</span>
-        <Quiet>{procedure.about}</Quiet>
-      </Heading>
-      <Stack $gap={12} style={{ paddingTop: 12 }}>
-        {procedure.parts !== null && parts.length === 0 && (
-          <Small>
-            {tank.name} has no {procedure.parts} named yet: a course on patches names them, or the tank’s corals page.
-          </Small>
-        )}
-        <Line $gap={8}>
-          {parts.map(({ id, name }) => (
-            <CheckChip
-              key={id}
-              isSelected={!left.includes(id)}
-              onChange={(isIn) => setLeft(isIn ? left.filter((one) => one !== id) : [...left, id])}
-            >
-              {name}
-            </CheckChip>
-          ))}
-        </Line>
-        {needsVolume && <Small>Without its net volume nothing can be dosed: fill in the tank’s sheet first.</Small>}
-        {canAsk && <DoubtList doubts={doubts} />}
-        {unkept && <UnkeptNote unkept={unkept} />}
-        {canAsk && (
-          <Line $gap={16}>
-            <PrimaryButton isDisabled={busy || !canBegin} onPress={() => void begin()}>
-              Begin at {tank.name}
-            </PrimaryButton>
-          </Line>
-        )}
-        <Small>{sourceWords(procedure.source)}</Small>
-      </Stack>
-    </section>
   )
 }

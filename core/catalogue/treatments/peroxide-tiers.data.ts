@@ -58,3 +58,7 @@ export const PEROXIDE_TIERS: readonly PeroxideTier[] = [
       'Fish, invertebrates and filter media out before; back only after the changes, or with a peroxide strip at or under 1 mg/L.',
   },
 ]
+
+/** The tier of this id; the lowest where there is none. */
+export const tierById = (id: string | undefined): PeroxideTier =>
+  PEROXIDE_TIERS.find((tier) => tier.id === id) ?? PEROXIDE_TIERS[0]!

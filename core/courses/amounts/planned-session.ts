@@ -1,4 +1,4 @@
-import { PEROXIDE_TIERS, type PeroxideTier } from '../../catalogue/treatments/peroxide-tiers.data.ts'
+import { tierById, type PeroxideTier } from '../../catalogue/treatments/peroxide-tiers.data.ts'
 import type { ShelfProduct } from '../../household/shelf.ts'
 
 /** A session with the syringe: the most that all patches together may get. */
@@ -21,8 +21,7 @@ const TIER_OF_OPTION: Readonly<Record<string, string>> = {
 }
 
 /** The tier that a course chose; the lowest where it chose none. */
-export const tierOf = (option: string | undefined): PeroxideTier =>
-  PEROXIDE_TIERS.find(({ id }) => id === TIER_OF_OPTION[option ?? '']) ?? PEROXIDE_TIERS[0]!
+export const tierOf = (option: string | undefined): PeroxideTier => tierById(TIER_OF_OPTION[option ?? ''])
 
 /**
  * The cap of a session in some net volume: further-schools.md 4.

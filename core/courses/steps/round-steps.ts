@@ -63,6 +63,7 @@ export function bathTasks(input: TaskInput, step: Step): Draft[] {
     productId === undefined ? null : productById(journal, productId),
     tub?.volume?.netL ?? null,
   )
+  const to = nextTankId(facts, { tankId: rounds.tankId })
   return expectedRounds(rounds, facts.now)
     .filter(({ of }) => of === 'bath')
     .map(({ ordinal, of: _, ...window }, i) => ({
@@ -75,6 +76,7 @@ export function bathTasks(input: TaskInput, step: Step): Draft[] {
       ...window,
       animalIds: living,
       bath,
+      ...(to !== null && { toTankId: to }),
     }))
 }
 

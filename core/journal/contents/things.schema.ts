@@ -1,6 +1,6 @@
 import Type, { type Static } from 'typebox'
-import { fraction, instant, nonNegative, oneOf, strict } from '../../schema/types.ts'
-import { content, count, id, name, opt, overrides, words } from './parts.schema.ts'
+import { fraction, instant, nonNegative, oneOf, positive, strict } from '../../schema/types.ts'
+import { content, count, id, name, opt, overrides, taskId, words } from './parts.schema.ts'
 
 const partProperties = {
   name: name('as the keeper calls it: "fern, left"'),
@@ -64,6 +64,10 @@ export const GearClean = content(
   'a tool or an emptied tank is made sterile',
 )
 
+/** Named figures, each in its own unit of the catalogue. */
+const figures = (description: string) =>
+  Type.Array(strict({ id: id(), value: nonNegative() }), { maxItems: 20, description })
+
 export const BenchStart = content(
   'bench-start',
   {
@@ -71,8 +75,26 @@ export const BenchStart = content(
     procedure: id('of the catalogue'),
     tankId: opt(id()),
     partIds: opt(Type.Array(id(), { maxItems: 200 })),
+    animalIds: opt(Type.Array(id(), { maxItems: 200 })),
+    toTankId: opt(id('where animals go')),
+    choices: opt(
+      Type.Array(strict({ id: id(), option: id() }), { maxItems: 10, description: 'what was chosen before' }),
+    ),
+    figures: opt(figures('what was asked before')),
+    measuredOut: opt(
+      strict(
+        {
+          ingredient: id(),
+          productId: opt(id()),
+          amount: positive(),
+          unit: oneOf(['mL', 'g', 'pack', 'drop'] as const),
+          massMg: opt(positive('of what the product’s strength is counted in')),
+        },
+        'for the tub or the tank',
+      ),
+    ),
     courseId: opt(id()),
-    taskId: opt(Type.String({ minLength: 1, maxLength: 120 })),
+    taskId: opt(taskId()),
     overrides: overrides(),
   },
   'a procedure at the bench begins',
@@ -85,14 +107,23 @@ export const BenchMark = content(
     state: oneOf(['begun', 'done', 'skipped'] as const),
     why: opt(words()),
     partId: opt(id('of a step that is done part by part')),
-    values: opt(
-      Type.Array(strict({ id: id(), value: nonNegative() }), { maxItems: 20, description: 'figures of the step' }),
-    ),
+    animalId: opt(id('of a step that is done animal by animal')),
+    values: opt(figures('of the step')),
   },
   'a step at the bench',
 )
 export const BenchEnd = content(
   'bench-end',
-  { benchId: id(), outcome: oneOf(['finished', 'stopped'] as const), why: opt(words()) },
+  {
+    benchId: id(),
+    outcome: oneOf(['finished', 'stopped'] as const),
+    why: opt(words()),
+    looks: opt(
+      Type.Array(strict({ afterHours: positive(), words: words() }), {
+        maxItems: 10,
+        description: 'what is looked for afterwards, and when',
+      }),
+    ),
+  },
   'a procedure at the bench is over',
 )

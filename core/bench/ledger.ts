@@ -1,0 +1,235 @@
+import type { CountMeasure, ProcedureStep } from '../catalogue/procedures/procedure.types.ts'
+import { animalById, tankOfAnimal } from '../household/animals.ts'
+import { peroxideStrength } from '../dosing/peroxide.ts'
+import type { Content, ContentOf } from '../journal/entry.ts'
+import type { Journal } from '../journal/journal.ts'
+import { courseById } from '../courses/course.ts'
+import { wordContent } from '../schedule/task.ts'
+import { iso, MS_PER_MINUTE } from '../time/zone.ts'
+import { amountOf, askedFigure, type AmountInput } from './amounts.ts'
+import type { BenchRun, FollowedOccasion } from './follow.ts'
+import type { BenchStart } from './occasions.ts'
+import { amountInput, recordsOf } from './refusals.ts'
+
+type Draft = Pick<
+  BenchStart,
+  'procedure' | 'tankId' | 'animalIds' | 'partIds' | 'toTankId' | 'courseId' | 'taskId' | 'overrides'
+> &
+  AmountInput['start']
+
+/** Entries say for which occasion of which course they were done, and what was set aside for them. */
+const stamped = ({ courseId, taskId, overrides }: Draft) => ({
+  ...(courseId !== undefined && { courseId }),
+  ...(taskId !== undefined && { taskId }),
+  ...(overrides && { overrides }),
+})
+
+/** What a figure's sum of 3 % peroxide is as a dose into the tank. */
+export function peroxideDose(
+  { procedure }: Pick<BenchRun, 'procedure'>,
+  start: Draft,
+  ml: number,
+  happened: string,
+): ContentOf<'dose'> | null {
+  if (!procedure.doses || start.tankId === undefined || !(ml > 0)) return null
+  const strength = peroxideStrength({ percentByMass: procedure.doses.percentByMass })
+  if (!strength.ok) return null
+  return {
+    kind: 'dose',
+    happened,
+    tankId: start.tankId,
+    ingredient: procedure.doses.ingredient,
+    amount: Number(ml.toPrecision(8)),
+    unit: 'mL',
+    massMg: ml * strength.value.mgPerMl,
+    ...stamped(start),
+  }
+}
+
+/** A bath or a dip of what was measured out; a freshwater dip is its water alone. */
+export function bathOf(start: Draft, minutes: number, happened: string, stopped?: string): ContentOf<'bath'> | null {
+  const litres = askedFigure(start, 'tubL')
+  if (start.tankId === undefined || litres === null || !(litres > 0) || !(minutes > 0)) return null
+  const isDip = (start.partIds ?? []).length > 0
+  return {
+    kind: 'bath',
+    happened,
+    tankId: start.tankId,
+    animalIds: [...(start.animalIds ?? [])],
+    ...(isDip && { partIds: [...start.partIds!] }),
+    ...(start.measuredOut ?? { ingredient: 'fw-dip', amount: litres * ML_PER_L, unit: 'mL' as const }),
+    litres,
+    water: isDip ? 'tank' : 'new',
+    minutes,
+    ...(stopped !== undefined && { stopped }),
+    ...stamped(start),
+  }
+}
+
+const ML_PER_L = 1000
+
+/** The moves of a run's animals into the tank that was named. */
+export const movesOf = (journal: Journal, start: Draft, animalIds: readonly string[], happened: string): Content[] =>
+  start.toTankId === undefined
+    ? []
+    : animalIds.flatMap((animalId): Content[] => {
+        const animal = animalById(journal, animalId)
+        const from = animal && tankOfAnimal(animal)
+        return from && from !== start.toTankId
+          ? [
+              {
+                kind: 'move',
+                happened,
+                animalId,
+                fromTankId: from,
+                toTankId: start.toTankId!,
+                cleanTransfer: true,
+                ...stamped(start),
+              },
+            ]
+          : []
+      })
+
+/** What was measured out for the tank, or a share of it, as a dose. */
+export function measuredDose(start: Draft, amount: number, happened: string): ContentOf<'dose'> | null {
+  const { measuredOut, tankId } = start
+  if (!measuredOut || tankId === undefined || !(amount > 0)) return null
+  const { ingredient, productId, unit, massMg } = measuredOut
+  return {
+    kind: 'dose',
+    happened,
+    tankId,
+    ingredient,
+    ...(productId !== undefined && { productId }),
+    amount: Number(amount.toPrecision(8)),
+    unit,
+    ...(massMg !== undefined && { massMg: (massMg * amount) / measuredOut.amount }),
+    ...stamped(start),
+  }
+}
+
+/** The counts of the ledger that a run's figures become, each measure with all its parts. */
+function countsOf({ occasions, start }: BenchRun): Content[] {
+  const counts = new Map<CountMeasure, { at: number; parts: { partId: string; value: number }[] }>()
+  for (const one of occasions) {
+    if (one.state !== 'done' || one.subjectId === null || one.endedAt === null) continue
+    for (const { id, keeps } of recordsOf(one)) {
+      const value = one.values.find((figure) => figure.id === id)?.value
+      if (!keeps || value === undefined) continue
+      const count = counts.get(keeps) ?? { at: one.endedAt, parts: [] }
+      counts.set(keeps, { at: one.endedAt, parts: [...count.parts, { partId: one.subjectId, value }] })
+    }
+  }
+  return start.tankId === undefined
+    ? []
+    : [...counts].map(([measure, { at, parts }]): Content => ({
+        kind: 'count',
+        happened: iso(at),
+        tankId: start.tankId!,
+        measure,
+        parts,
+        ...(start.courseId !== undefined && { courseId: start.courseId }),
+        ...(start.taskId !== undefined && { taskId: start.taskId }),
+      }))
+}
+
+/** A dip or a bath of those whose timer ran: as long as the longest was in it, when the last one came out. */
+function bathsOf({ occasions, start }: BenchRun): Content[] {
+  const done = occasions.filter(
+    (one) =>
+      (one.item as ProcedureStep).makes === 'bath' &&
+      one.state === 'done' &&
+      one.begunAt !== null &&
+      one.endedAt !== null,
+  )
+  if (done.length === 0) return []
+  const partIds = done.flatMap(({ subjectId }) => subjectId ?? [])
+  const longest = Math.max(...done.map(({ begunAt, endedAt }) => (endedAt! - begunAt!) / MS_PER_MINUTE))
+  const at = Math.max(...done.map(({ endedAt }) => endedAt!))
+  const { why } = done.find((one) => one.why !== null) ?? { why: null }
+  const bath = bathOf(
+    partIds.length > 0 ? { ...start, partIds } : start,
+    Math.max(0.1, Math.round(longest * 10) / 10),
+    iso(at),
+    why ?? undefined,
+  )
+  return bath ? [bath] : []
+}
+
+/** The entry of one step that makes one by itself. */
+function madeBy(journal: Journal, run: BenchRun, one: FollowedOccasion, netL: number | null): Content[] {
+  const { makes, amount } = one.item as ProcedureStep
+  const { start } = run
+  if (one.state !== 'done' || one.endedAt === null || makes === undefined || start.tankId === undefined) return []
+  const happened = iso(one.endedAt)
+  const written = (id: string) => one.values.find((figure) => figure.id === id)?.value
+  const worked = amount === undefined ? null : amountOf(amount, amountInput(run, netL))
+  switch (makes) {
+    case 'move':
+      return movesOf(journal, start, one.subjectId === null ? (start.animalIds ?? []) : [one.subjectId], happened)
+    case 'water-change': {
+      const litres = written('changedL') ?? worked?.value ?? 0
+      return litres > 0
+        ? [{ kind: 'water-change', happened, tankId: start.tankId, litres: Number(litres.toPrecision(8)) }]
+        : []
+    }
+    case 'dose': {
+      const dose = worked && measuredDose(start, worked.value, happened)
+      return dose ? [dose] : []
+    }
+    case 'new-water': {
+      const litres = askedFigure(start, 'litres')
+      const salt = amountOf('salt', amountInput(run, netL))
+      const [psu, celsius] = [written('mixedPsu'), written('mixedC')]
+      return litres === null
+        ? []
+        : [
+            {
+              kind: 'new-water',
+              happened,
+              litres,
+              ...(salt && { saltG: Number(salt.value.toPrecision(6)) }),
+              ...(psu !== undefined && { salinityPsu: psu }),
+              ...(celsius !== undefined && { readings: [{ parameter: 'temperature', value: celsius }] }),
+            },
+          ]
+    }
+    case 'bath':
+      return []
+  }
+}
+
+/** Acts of a course that only the keeper's word finishes: doses, baths, moves and counts are found by their entries. */
+const BY_WORD: ReadonlySet<string> = new Set(['bench', 'tick'])
+
+/** The word that the task is done that the run was begun for, where its own entries do not say so. */
+function taskWord(journal: Journal, { taskId, tankId, courseId }: BenchStart, now: number): Content[] {
+  if (taskId === undefined || tankId === undefined) return []
+  const course = courseId === undefined ? null : courseById(journal, courseId)
+  const step = course?.definition.steps.find(({ id }) => taskId.split('/')[1] === id)
+  if (course && !BY_WORD.has(step?.act ?? '')) return []
+  return [wordContent({ id: taskId, tankId, ...(courseId !== undefined && { courseId }) }, 'done', now)]
+}
+
+/**
+ * What a procedure leaves in the ledger when it is closed: doses, baths and dips, moves, counts, changed and mixed water, each when
+ * it happened; and the word that the course's task is done.
+ * @param netL of its tank, for amounts that are shares of it
+ * @param now  ms
+ * @example
+ * keep([...ledgerOf(journal, run, 84, now), { kind: 'bench-end', benchId: run.id, outcome: 'finished', happened: iso(now) }])
+ */
+export function ledgerOf(journal: Journal, run: BenchRun, netL: number | null, now: number): Content[] {
+  const { procedure, start, occasions } = run
+  const recordId = procedure.doses?.recordId
+  const lastDosed = occasions.findLast(({ values }) => values.some(({ id }) => id === recordId))?.endedAt ?? now
+  const dose = peroxideDose(run, start, run.totals.get(recordId ?? '') ?? 0, iso(lastDosed))
+  const isDone = occasions.some(({ place, state }) => place === 'step' && state === 'done')
+  return [
+    ...(dose ? [dose] : []),
+    ...bathsOf(run),
+    ...occasions.flatMap((one) => madeBy(journal, run, one, netL)),
+    ...countsOf(run),
+    ...(isDone ? taskWord(journal, start, now) : []),
+  ]
+}

@@ -1,0 +1,80 @@
+import { AIR_LIMITS, TUB_LEAST_C } from './limits.data.ts'
+import type { ChecklistItem, ProcedureChoice, StepRecord } from './procedure.types.ts'
+
+/** What several procedures put right before and put back after: each pair is off before and on after. */
+export const FLOW_OFF: ChecklistItem = {
+  id: 'flow-off',
+  words: 'Pumps and filter off',
+  switches: { item: 'flow', running: false },
+}
+export const FLOW_ON: ChecklistItem = {
+  id: 'flow-on',
+  words: 'Pumps and filter on',
+  switches: { item: 'flow', running: true },
+}
+export const TOP_OFF_OFF: ChecklistItem = {
+  id: 'top-off-off',
+  words: 'Auto top-off off',
+  switches: { item: 'auto-top-off', running: false },
+  caution: 'The level falls while pumps rest or rocks are out: the top-off would fill fresh water in.',
+}
+export const TOP_OFF_ON: ChecklistItem = {
+  id: 'top-off-on',
+  words: 'Auto top-off on, only now',
+  switches: { item: 'auto-top-off', running: true },
+}
+export const LEVEL_BACK: ChecklistItem = { id: 'level', words: 'Level back where it was' }
+export const UV_OFF: ChecklistItem = { id: 'uv-off', words: 'UV off', switches: { item: 'uv', running: false } }
+export const UV_ON: ChecklistItem = { id: 'uv-on', words: 'UV as it was', switches: { item: 'uv', running: true } }
+export const CARBON_OUT: ChecklistItem = {
+  id: 'carbon-out',
+  words: 'Carbon out',
+  switches: { item: 'carbon', running: false },
+}
+export const CARBON_IN: ChecklistItem = {
+  id: 'carbon-in',
+  words: 'Fresh carbon in',
+  switches: { item: 'carbon', running: true },
+}
+export const WEAR_FOR_PEROXIDE: ChecklistItem = {
+  id: 'wear',
+  words: 'Gloves and goggles on',
+  caution:
+    'Peroxide burns eyes; over 6 % burns skin. Dilute to 3 %: peroxide into water, never water into peroxide. In an eye: rinse for 15 min, then a doctor.',
+}
+export const POWER: ChecklistItem = {
+  id: 'power',
+  words: 'Heater and whatever hands will touch unplugged',
+  caution: 'Wet hands and mains: a residual-current breaker, a drip loop, and the plug out before reaching in.',
+}
+export const HANDS: ChecklistItem = { id: 'hands', words: 'Hands and tools washed, water of the tubs down the drain' }
+
+/** A tub for corals: never cold. */
+export const TUB_TEMPERATURE: StepRecord = {
+  id: 'tubC',
+  label: 'the tub',
+  unit: '°C',
+  least: { value: TUB_LEAST_C, words: 'Corals suffer in a cold tub: heater or a fresh warm pack first, and nothing comes out of the tank until it is warm.' },
+  most: { value: 29, words: 'Too warm: let it cool before anything goes in.' },
+}
+
+/** Water that is ready before anything is lifted. */
+export const TUBS_READY: ChecklistItem = {
+  id: 'tubs',
+  words: 'Tubs of new salt water at the tank’s salinity, heater or warm pack in',
+  amount: 'tub-water',
+  records: [TUB_TEMPERATURE],
+}
+
+/** Litres of a tub, asked before it begins. */
+export const TUB_LITRES: StepRecord = { id: 'tubL', label: 'Water in one tub', unit: 'L' }
+
+/** Who is on the rock decides how long it may be out of the water. */
+export const WHO_IS_ON_IT: ProcedureChoice = {
+  id: 'air',
+  label: 'What is on it',
+  options: AIR_LIMITS.map(({ id, label, stopMinutes }) => ({ id, label, why: `at most ${stopMinutes} min in air` })),
+}
+
+/** How long a piece is out of the water, by who is on it. */
+export const OUT_OF_WATER = { clock: 'air', label: 'out of the water', limits: 'air' } as const

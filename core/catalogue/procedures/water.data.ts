@@ -1,0 +1,147 @@
+import type { Procedure } from './procedure.types.ts'
+
+/** Water and light. What the handbook leaves open is marked EA. */
+export const WATER_PROCEDURES: readonly Procedure[] = [
+  {
+    id: 'mix-water',
+    name: 'Mix salt water',
+    about: 'grams worked out, the refractometer decides',
+    group: 'water',
+    water: 'marine',
+    subjects: [],
+    choices: [],
+    figures: [
+      { id: 'litres', label: 'Water to mix', unit: 'L' },
+      { id: 'psu', label: 'Salinity wanted', unit: 'psu', least: { value: 5, words: 'That is hardly salt water.' }, most: { value: 40, words: 'Over 40 psu is no tank’s water.' } },
+    ],
+    before: [{ id: 'water', words: 'Purified water in the bin, pump and heater in, lid off', caution: 'Plugs dry and above the water, a drip loop in each cable.' }],
+    steps: [
+      { id: 'salt', title: 'Salt into the moving water, a scoop at a time', why: 'salt into water, never water onto salt', amount: 'salt' },
+      { id: 'stir', title: 'Let it mix and come to temperature', timer: { minutes: 60, leastMinutes: 20 } },
+      {
+        id: 'measure',
+        title: 'Measure it',
+        why: 'the refractometer decides: salt or water until it is right',
+        records: [
+          { id: 'mixedPsu', label: 'salinity', unit: 'psu', near: { record: 'psu', within: 1, words: 'Not there yet: more salt, or more water, and measure again.' } },
+          { id: 'mixedC', label: 'temperature', unit: '°C', least: { value: 15, words: 'Too cold to pour: let the heater work.' }, most: { value: 32, words: 'Too hot to pour.' } },
+        ],
+        makes: 'new-water',
+      },
+    ],
+    after: [{ id: 'label', words: 'Bin labelled with salinity and date, lid on' }],
+    watch: [],
+    source: 'further-schools.md 4: grams = litres × psu × 1.03; 5, new-water record. An hour of mixing: EA',
+  },
+  {
+    id: 'blackout-cover',
+    name: 'Blackout: cover the tank',
+    about: 'tested, counted, dark on all sides',
+    group: 'algae',
+    water: null,
+    subjects: [],
+    choices: [],
+    figures: [],
+    before: [
+      { id: 'tests', words: 'Nitrate, phosphate and ammonia tested today', caution: 'Die-off can double both: without a value of the start nobody sees it. Test every day in the dark.' },
+      { id: 'loose', words: 'Loose film siphoned off' },
+      { id: 'light-off', words: 'Lamps off at the plug', switches: { item: 'light', running: false }, stays: true },
+    ],
+    steps: [
+      { id: 'heads', title: 'Count every animal', records: [{ id: 'heads', label: 'animals seen', unit: '', kind: 'count' }] },
+      { id: 'cover', title: 'Opaque sheets on all sides, and over the sump', photo: true },
+    ],
+    after: [
+      { id: 'cover-on', words: 'Cover on, no light at any edge', switches: { item: 'cover', running: true } },
+      { id: 'co2-off', words: 'CO2 off, where there is any', switches: { item: 'co2', running: false } },
+      { id: 'air-on', words: 'Air on, or the skimmer running', switches: { item: 'air', running: true } },
+    ],
+    watch: [{ afterHours: 24, words: 'by torch, two minutes at most: breathing, tissue; nitrate and phosphate' }],
+    source: 'outbreaks.md 5.2 blackout-marine 1 and 2, cyano-fresh-blackout 1 and 2',
+  },
+  {
+    id: 'blackout-uncover',
+    name: 'Blackout: uncover the tank',
+    about: 'in room light, counted, water changed back to where it was',
+    group: 'algae',
+    water: null,
+    subjects: [],
+    choices: [],
+    figures: [],
+    before: [{ id: 'dim', words: 'Room light only', caution: 'Full light after the dark bleaches corals and frightens fish.' }],
+    steps: [
+      { id: 'uncover', title: 'Sheets off', photo: true },
+      { id: 'heads', title: 'Count every animal', why: 'one that is not seen is looked for now', records: [{ id: 'heads', label: 'animals seen', unit: '', kind: 'count' }] },
+      { id: 'siphon', title: 'Siphon what has died', caution: 'Never start a siphon by mouth.' },
+      {
+        id: 'change',
+        title: 'Change water until nitrate and phosphate are where they began, not at nothing',
+        records: [{ id: 'changedL', label: 'changed', unit: 'L' }],
+        makes: 'water-change',
+      },
+    ],
+    after: [
+      { id: 'cover-off', words: 'Cover away', switches: { item: 'cover', running: false } },
+      { id: 'light-on', words: 'Lamps at 30 %, ten points more each day', switches: { item: 'light', running: true } },
+    ],
+    watch: [
+      { afterHours: 24, words: 'corals open, light up by ten points' },
+      { afterHours: 168, words: 'film back? Then the cause is still there' },
+    ],
+    source: 'outbreaks.md 5.2 blackout-marine 4 and 5',
+  },
+  {
+    id: 'cyano-peroxide',
+    name: 'Peroxide in the bare tank, two half changes',
+    about: 'after a blackout of a nano: everything living out, ten minutes, half changes',
+    group: 'algae',
+    water: 'freshwater',
+    subjects: [],
+    choices: [
+      {
+        id: 'tier',
+        label: 'Who is in the water',
+        options: [{ id: 'bare-tank', label: 'nobody; the filter media are out too', why: 'up to 7.9 mg/L, then half changes' }],
+      },
+    ],
+    figures: [],
+    doses: { ingredient: 'peroxide', recordId: 'ml', percentByMass: 3 },
+    before: [
+      { id: 'wear', words: 'Gloves and goggles on', caution: 'Peroxide burns eyes and skin. Strips in date: without one the changes alone decide.' },
+      { id: 'out', words: 'Fish, shrimp, snails and filter media in aired, heated tubs of old water' },
+      { id: 'filter-off', words: 'Filter off, circulation on', switches: { item: 'filter', running: false } },
+      { id: 'top-off-off', words: 'Auto top-off off', switches: { item: 'auto-top-off', running: false } },
+    ],
+    steps: [
+      { id: 'siphon', title: 'Siphon the dead sheets', caution: 'Never start a siphon by mouth.' },
+      {
+        id: 'pour',
+        title: 'Peroxide round the tank, slowly',
+        caution: 'Nothing alive in the water: this is ten times what animals bear.',
+        amount: 'session-cap',
+        records: [{ id: 'ml', label: '3 % peroxide', unit: 'mL', sessionLimit: 'peroxide-by-tier' }],
+      },
+      { id: 'work', title: 'Let it work', timer: { minutes: 10, stopMinutes: 20 } },
+      { id: 'half-1', title: 'First half change, conditioned, within a degree', amount: 'half-change', makes: 'water-change' },
+      { id: 'half-2', title: 'Second half change', amount: 'half-change', makes: 'water-change' },
+      { id: 'half-3', title: 'Third half change', why: 'two halves of the full dose leave 2 mg/L, three leave 1', amount: 'half-change', makes: 'water-change' },
+      {
+        id: 'strip',
+        title: 'Peroxide strip',
+        why: 'at or under 1 mg/L they may come back',
+        records: [{ id: 'strip', label: 'strip', unit: 'mg/L', mayBeEmpty: true, most: { value: 1, words: 'Over 1 mg/L: another half change, or air for a day. Nobody goes back yet.' } }],
+      },
+      { id: 'home', title: 'Fish, shrimp and snails back', records: [{ id: 'heads', label: 'animals back', unit: '', kind: 'count' }] },
+    ],
+    after: [
+      { id: 'filter-on', words: 'Media in, bottled bacteria in, filter on', switches: { item: 'filter', running: true } },
+      { id: 'top-off-on', words: 'Auto top-off on', switches: { item: 'auto-top-off', running: true } },
+      { id: 'away', words: 'Peroxide locked away, hands washed' },
+    ],
+    watch: [
+      { afterHours: 1, words: 'all upright, breathing as usual' },
+      { afterHours: 24, words: 'ammonia and nitrite; light six hours at half' },
+    ],
+    source: 'outbreaks.md 5.2 cyano-fresh-blackout 4 to 6; further-schools.md 4 (three half changes). At most 20 min: EA',
+  },
+]
