@@ -167,12 +167,16 @@ function useNewScreen(main: React.RefObject<HTMLElement | null>): () => void {
   return () => left.current.set(key, main.current!.scrollTop)
 }
 
+/** A procedure under way has the whole screen: nothing is typed at its foot. */
+const isAtBench = (pathname: string) => /^\/bench\/(?!begin\/)/.test(pathname)
+
 function Inside({ notices }: { notices: ReactNode }) {
   const { journal, which } = useHousehold()
   const [showKeys, setShowKeys] = useState(false)
   const main = useRef<HTMLElement>(null)
   useShortcuts({ showKeys: () => setShowKeys(true) })
   const onScroll = useNewScreen(main)
+  const { pathname } = useLocation()
   const isSetUp = settingsOf(journal) !== null
   return (
     <Layout>
@@ -199,7 +203,7 @@ function Inside({ notices }: { notices: ReactNode }) {
       <Main ref={main} tabIndex={-1} onScroll={onScroll}>
         <Suspense fallback={<Loading />}>{isSetUp ? <Outlet /> : <FirstRun />}</Suspense>
       </Main>
-      {isSetUp ? <LogLine key={which} onShowKeys={() => setShowKeys(true)} /> : <div />}
+      {isSetUp && !isAtBench(pathname) ? <LogLine key={which} onShowKeys={() => setShowKeys(true)} /> : <div />}
       {showKeys && (
         <Suspense fallback={null}>
           <ShortcutList onClose={() => setShowKeys(false)} />

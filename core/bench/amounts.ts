@@ -82,6 +82,10 @@ export function sessionLimit(name: SessionLimitName, { procedure, start, netL }:
   }
 }
 
+/** "drops" and "packs" for more than one; mL and g as they are. */
+export const countedUnit = (unit: string, amount: number): string =>
+  (unit === 'drop' || unit === 'pack') && amount !== 1 ? `${unit}s` : unit
+
 /** Rounded down to some significant digits. */
 function floorTo(value: number, digits: number): number {
   if (!(value > 0)) return 0
@@ -114,14 +118,14 @@ export function amountOf(name: AmountName, input: AmountInput): StepAmount | nul
         measuredOut.massMg === undefined || tubL === null
           ? ''
           : `${Number((measuredOut.massMg / tubL).toPrecision(3))} mg/L in the tub`
-      return { value: measuredOut.amount, unit: measuredOut.unit, words: makes }
+      return { value: measuredOut.amount, unit: countedUnit(measuredOut.unit, measuredOut.amount), words: makes }
     }
     case 'redose': {
       if (!measuredOut) return null
       const isFull = chosenOption(procedure, start, 'redose') === 'full'
       return {
         value: measuredOut.amount * (isFull ? 1 : HALF),
-        unit: measuredOut.unit,
+        unit: countedUnit(measuredOut.unit, measuredOut.amount),
         words: isFull ? 'in full' : 'for the replaced half',
       }
     }

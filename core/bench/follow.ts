@@ -82,6 +82,10 @@ function clocksOf(occasions: readonly FollowedOccasion[]): BenchClock[] {
   })
 }
 
+/** Where a clock rings at its limit, it is over a minute later: nobody is out in the same second. */
+export const isOverLimit = ({ ringsAt, stopsAt }: Pick<BenchClock, 'ringsAt' | 'stopsAt'>, now: number): boolean =>
+  stopsAt !== null && now >= (stopsAt > ringsAt ? stopsAt : stopsAt + MS_PER_MINUTE)
+
 /** When a clock of a subject was ended; null while it runs. */
 function endOf(occasions: readonly FollowedOccasion[], clock: string, subjectId: string | null): number | null {
   const last = occasions.find(
@@ -150,6 +154,7 @@ export function benchRun(journal: Journal, benchId: string): BenchRun | null {
     }
     lastMark = { entryIds: [id, ...switchedWith(journal, start.tankId, at)], title: one.title }
   }
+  leaveUnswitched(occasions)
   const totals = new Map<string, number>()
   for (const { values } of occasions) for (const { id, value } of values) totals.set(id, (totals.get(id) ?? 0) + value)
   const hasBegun = occasions.some(({ state }) => state !== 'open')
@@ -167,6 +172,16 @@ export function benchRun(journal: Journal, benchId: string): BenchRun | null {
     clocks: endedAt === null ? clocksOf(occasions) : [],
     totals,
     lastMark: endedAt === null ? lastMark : null,
+  }
+}
+
+/** What was never switched off is not asked to be put back. */
+function leaveUnswitched(occasions: FollowedOccasion[]): void {
+  const switchOf = ({ item }: FollowedOccasion) => (item as ChecklistItem).switches?.item
+  for (const one of occasions) {
+    if (one.place !== 'after' || !isOpen(one) || switchOf(one) === undefined) continue
+    const before = occasions.find((other) => other.place === 'before' && switchOf(other) === switchOf(one))
+    if (before?.state === 'skipped') [one.state, one.why] = ['skipped', 'was not switched']
   }
 }
 
@@ -190,6 +205,8 @@ export function occasionBefore(
   { occasions }: Pick<BenchRun, 'occasions'>,
   occasion: FollowedOccasion,
 ): FollowedOccasion | null {
+  // What lasts was begun in its order: it may end whatever else is open meanwhile.
+  if (occasion.state === 'begun') return null
   for (const one of occasions) {
     if (one.step === occasion.step && one.subjectId === occasion.subjectId) return null
     if (!isOpen(one)) continue

@@ -4,7 +4,7 @@ import type { Journal } from '../journal/journal.ts'
 import { MS_PER_DAY, MS_PER_MINUTE } from '../time/zone.ts'
 import { measureText } from '../words/measure.ts'
 import { askedFigure, sessionLimit, type AmountInput } from './amounts.ts'
-import { benchRun, occasionBefore, type BenchRun, type FollowedOccasion } from './follow.ts'
+import { benchRun, isOverLimit, occasionBefore, type BenchRun, type FollowedOccasion } from './follow.ts'
 
 /** What speaks against a mark that is about to be made. */
 export interface BenchRefusal {
@@ -99,8 +99,9 @@ export const missingFigures = (occasion: Pick<FollowedOccasion, 'item'>, values:
  * @param name what a subject is called
  */
 export const overLimit = (run: Pick<BenchRun, 'clocks' | 'occasions'>, now: number, name: (id: string) => string) =>
-  run.clocks.flatMap(({ label, subjectId, begunAt, stopsAt, step }): string[] => {
-    if (stopsAt === null || now < stopsAt) return []
+  run.clocks.flatMap((clock): string[] => {
+    const { label, subjectId, begunAt, stopsAt, step } = clock
+    if (stopsAt === null || !isOverLimit(clock, now)) return []
     const who = subjectId === null ? '' : `${name(subjectId)}: `
     const minutes = Math.floor((now - begunAt) / MS_PER_MINUTE)
     const ends = run.occasions.find(

@@ -32,4 +32,10 @@ export const withoutMarks = (text: string): string =>
 
 /** A source of the handbook as it is read, its short marks written out. */
 export const sourceWords = (source: string): string =>
-  capital(withoutMarks(source.replace(/^(\w+)\.md/, 'handbook, $1')))
+  capital(
+    withoutMarks(
+      source
+        .replace(/^(?=[\w-]+\.md)/, 'handbook, ')
+        .replace(/([\w-]+)\.md/g, (_, file: string) => file.replaceAll('-', ' ')),
+    ),
+  )

@@ -24,10 +24,12 @@ const GROUPS: Record<Procedure['group'], string> = {
 }
 
 const Groups = styled.div`
-  display: grid;
-  grid-template-columns: repeat(auto-fit, minmax(min(100%, 340px), 1fr));
-  gap: 26px 40px;
-  align-items: start;
+  columns: 340px 3;
+  column-gap: 40px;
+  > section {
+    break-inside: avoid;
+    padding-bottom: 26px;
+  }
 `
 
 const Way = styled(Link)`

@@ -1,3 +1,4 @@
+import { countedUnit } from '../../../../core/bench/amounts.ts'
 import type { BenchStart } from '../../../../core/bench/occasions.ts'
 import type { ShelfProduct } from '../../../../core/household/shelf.ts'
 import { ingredientById } from '../../../../core/catalogue/ingredient.ts'
@@ -66,7 +67,7 @@ export function MeasureOut({
       {measured && litres !== null && (
         <p>
           <Figure $size={34}>
-            {figures(measured.amount, 4)} {measured.unit}
+            {figures(measured.amount, 4)} {countedUnit(measured.unit, measured.amount)}
           </Figure>{' '}
           <Quiet>
             {measured.massMg === undefined

@@ -1,5 +1,5 @@
 import { styled } from 'styled-components'
-import type { BenchClock } from '../../../../core/bench/follow.ts'
+import { isOverLimit, type BenchClock } from '../../../../core/bench/follow.ts'
 import { clockText } from '../../../../core/time/words.ts'
 import { MS_PER_MINUTE } from '../../../../core/time/zone.ts'
 import { PlainButton } from '../../../look/buttons.ts'
@@ -31,12 +31,12 @@ export function BenchClocks({
   return (
     <Clocks aria-label="Clocks">
       {clocks.map((clock) => {
-        const { label, subjectId, begunAt, ringsAt, stopsAt, wetEveryMinutes, step } = clock
+        const { label, subjectId, begunAt, ringsAt, wetEveryMinutes, step } = clock
         const name = subjectId === null ? label : `${nameOf(subjectId)}, ${label}`
         // The page's clock ticks by the second: a clock that has just begun is not ahead of itself.
         const left = Math.min(ringsAt - now, ringsAt - begunAt)
         const isDue = now >= ringsAt
-        const isOver = stopsAt !== null && now >= stopsAt
+        const isOver = isOverLimit(clock, now)
         return (
           <li key={`${name} ${begunAt}`} data-due={isDue}>
             <div role="timer" aria-label={name}>

@@ -213,10 +213,15 @@ export function Running({ run, netL, nameOf }: { run: BenchRun; netL: number | n
       >
         {isBeginning ? `Start ${next.timer!.minutes} min` : 'Done, next'}
       </Big>
-      <Line $gap={18}>
+      <Line style={{ gap: '0 22px' }}>
         {run.lastMark && (
           <PlainButton isDisabled={busy} onPress={() => void back()}>
             back
+          </PlainButton>
+        )}
+        {next.place === 'before' && (next.item as ChecklistItem).switches && (
+          <PlainButton isDisabled={busy} onPress={() => void mark(next, 'skipped', { why: 'not at this tank' })}>
+            not at this tank
           </PlainButton>
         )}
         {skipping ? (
