@@ -140,7 +140,7 @@ export function proposedBy(
   const most = procedure.doses ? sessionLimit('peroxide-by-tier', input).most : 0
   const dose = peroxideDose({ procedure }, start, most, happened)
   const bathStep = makes('bath')
-  const bath = bathStep?.timer ? bathOf(start, bathStep.timer.minutes, happened) : null
+  const bath = bathStep?.timer ? bathOf(procedure, start, bathStep.timer.minutes, happened) : null
   const poured = makes('dose') ? measuredDose(start, start.measuredOut?.amount ?? 0, happened) : null
   return [
     ...(dose ? [dose] : []),

@@ -8,6 +8,7 @@ import { ledgerOf } from './ledger.ts'
 import { subjectNameOf, subjectsOf } from './subjects.ts'
 import { at, fish, now, part, session, tank } from './testing.ts'
 import { procedureById } from '../catalogue/procedures/procedures.ts'
+import { concernsOf } from '../safety/concerns.ts'
 import { benchTasks } from './watch.ts'
 
 const product = (productId: string, ingredient: string, strength: ContentOf<'product-setup'>['strength']): Content => ({
@@ -205,6 +206,23 @@ test('half changes, a redose and mixed water', () => {
       readings: [{ parameter: 'temperature', value: 25 }],
     },
   ])
+})
+
+test('without a product nothing is taken for a freshwater dip; a freshwater dip is its water alone', () => {
+  const start = { animalIds: ['spike'], figures: [{ id: 'tubL', value: 4 }] }
+  const propose = (procedure: string) =>
+    proposedBy(
+      session(procedure, start).journal(),
+      procedureById(procedure)!,
+      { kind: 'bench-start', ...at(0), benchId: 'd', procedure, tankId: 'study', ...start },
+      60,
+      now(0),
+    )
+  expect(propose('bath-formalin')).toEqual([])
+  expect(propose('dip-freshwater')).toMatchObject([
+    { kind: 'bath', ingredient: 'fw-dip', amount: 4000, unit: 'mL', minutes: 5 },
+  ])
+  expect(concernsOf(session('dip-freshwater').journal(), propose('dip-freshwater')[0]!, { now: now(0) })).toEqual([])
 })
 
 test('stopped before its first step it leaves nothing in the ledger', () => {

@@ -1,4 +1,4 @@
-import type { CountMeasure, ProcedureStep } from '../catalogue/procedures/procedure.types.ts'
+import type { CountMeasure, Procedure, ProcedureStep } from '../catalogue/procedures/procedure.types.ts'
 import { animalById, tankOfAnimal } from '../household/animals.ts'
 import { peroxideStrength } from '../dosing/peroxide.ts'
 import type { Content, ContentOf } from '../journal/entry.ts'
@@ -47,9 +47,17 @@ export function peroxideDose(
 }
 
 /** A bath or a dip of what was measured out; a freshwater dip is its water alone. */
-export function bathOf(start: Draft, minutes: number, happened: string, stopped?: string): ContentOf<'bath'> | null {
+export function bathOf(
+  { measuredOut }: Pick<Procedure, 'measuredOut'>,
+  start: Draft,
+  minutes: number,
+  happened: string,
+  stopped?: string,
+): ContentOf<'bath'> | null {
   const litres = askedFigure(start, 'tubL')
   if (start.tankId === undefined || litres === null || !(litres > 0) || !(minutes > 0)) return null
+  // Nothing was measured out yet.
+  if (measuredOut && !start.measuredOut) return null
   const isDip = (start.partIds ?? []).length > 0
   return {
     kind: 'bath',
@@ -134,7 +142,7 @@ function countsOf({ occasions, start }: BenchRun): Content[] {
 }
 
 /** A dip or a bath of those whose timer ran: as long as the longest was in it, when the last one came out. */
-function bathsOf({ occasions, start }: BenchRun): Content[] {
+function bathsOf({ procedure, occasions, start }: BenchRun): Content[] {
   const done = occasions.filter(
     (one) =>
       (one.item as ProcedureStep).makes === 'bath' &&
@@ -148,6 +156,7 @@ function bathsOf({ occasions, start }: BenchRun): Content[] {
   const at = Math.max(...done.map(({ endedAt }) => endedAt!))
   const { why } = done.find((one) => one.why !== null) ?? { why: null }
   const bath = bathOf(
+    procedure,
     partIds.length > 0 ? { ...start, partIds } : start,
     Math.max(0.1, Math.round(longest * 10) / 10),
     iso(at),

@@ -1,14 +1,28 @@
 import { useState } from 'react'
+import { styled } from 'styled-components'
 import type { Subject } from '../../../../core/bench/subjects.ts'
 import type { Procedure, SubjectKind } from '../../../../core/catalogue/procedures/procedure.types.ts'
 import type { ContentOf } from '../../../../core/journal/entry.ts'
 import { iso } from '../../../../core/time/zone.ts'
+import { inputShape, labelShape } from '../../../fields/shell.tsx'
 import { thisInstant } from '../../../frame/now.tsx'
 import { UnkeptNote, useKeeping } from '../../../journal/keeping.tsx'
 import { newId } from '../../../journal/opened.ts'
 import { Button } from '../../../look/buttons.ts'
 import { CheckChip } from '../../../look/CheckChip.ts'
 import { Heading, Line, Small, Stack } from '../../../look/text.ts'
+
+const Input = styled.input`
+  ${inputShape}
+`
+
+const Another = styled.label`
+  ${labelShape}
+  display: grid;
+  gap: 5px;
+  flex: 1 1 180px;
+  max-width: 320px;
+`
 
 type PartKind = ContentOf<'part-setup'>['what']
 const isPart = (kind: SubjectKind): kind is PartKind => kind !== 'animal'
@@ -69,15 +83,11 @@ export function SubjectsField({
               if (name.trim() !== '') void add()
             }}
           >
-            <Line $gap={10}>
-              <input
-                aria-label={`Name another ${kinds[0]}`}
-                placeholder={`name another ${kinds[0]}`}
-                value={name}
-                maxLength={80}
-                onChange={(event) => setName(event.target.value)}
-                style={{ minHeight: 44, fontSize: 16, padding: '0 10px', flex: '1 1 180px', maxWidth: 320 }}
-              />
+            <Line $gap={10} style={{ alignItems: 'flex-end' }}>
+              <Another>
+                Name another {kinds[0]}
+                <Input value={name} maxLength={80} onChange={(event) => setName(event.target.value)} />
+              </Another>
               <Button type="submit" isDisabled={busy || name.trim() === ''}>
                 Add it
               </Button>

@@ -18,6 +18,7 @@ import { measureText, toKept } from '../../../../core/words/measure.ts'
 import { useRing } from '../../../arrivals/useRing.ts'
 import { useSecond } from '../../../arrivals/useSecond.ts'
 import { useDraft } from '../../../fields/draft.ts'
+import { inputShape } from '../../../fields/shell.tsx'
 import { numberIn } from '../../../fields/number-in.ts'
 import { thisInstant } from '../../../frame/now.tsx'
 import { UnkeptNote, useKeeping } from '../../../journal/keeping.tsx'
@@ -47,6 +48,12 @@ const Loud = styled(Bar)`
   font-size: clamp(20px, 5vw, 28px);
   font-weight: 700;
   line-height: 1.25;
+`
+
+const Why = styled.input`
+  ${inputShape}
+  min-height: 56px;
+  font-size: 18px;
 `
 
 const PLACES: Record<FollowedOccasion['place'], string> = { before: 'before it', step: 'step', after: 'put back' }
@@ -190,12 +197,7 @@ export function Running({ run, netL, nameOf }: { run: BenchRun; netL: number | n
       {(skipping || refusal?.passes === 'reason') && (
         <Stack $gap={8}>
           <label htmlFor="bench-why">Why all the same</label>
-          <input
-            id="bench-why"
-            value={values['why'] ?? ''}
-            onChange={(event) => change('why', event.target.value)}
-            style={{ minHeight: 48, fontSize: 18, padding: '0 10px' }}
-          />
+          <Why id="bench-why" value={values['why'] ?? ''} onChange={(event) => change('why', event.target.value)} />
         </Stack>
       )}
       {unkept && <UnkeptNote unkept={unkept} />}
