@@ -1,4 +1,5 @@
-import type { CountMeasure, Procedure, ProcedureStep } from '../catalogue/procedures/procedure.types.ts'
+import type { CountMeasure } from '../catalogue/courses/definition.ts'
+import type { Procedure, ProcedureStep } from '../catalogue/procedures/procedure.types.ts'
 import { animalById, tankOfAnimal } from '../household/animals.ts'
 import { peroxideStrength } from '../dosing/peroxide.ts'
 import type { Content, ContentOf } from '../journal/entry.ts'

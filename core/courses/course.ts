@@ -112,7 +112,7 @@ export function courseFrom(start: Start, startedAt: number, ended: Course['ended
     tanks,
     options: start.options ?? {},
     dose: drug,
-    requiredDays: definition.days,
+    requiredDays: plannedDays(definition, start.options),
     animalIds: start.animalIds,
     partIds: start.partIds ?? [],
     productId: (drug && products[drug.id]) ?? start.productId ?? null,
@@ -126,6 +126,14 @@ export function courseFrom(start: Start, startedAt: number, ended: Course['ended
     startedAt,
     ended,
   }
+}
+
+/** The planned length of a course: as its definition says, or as was chosen. */
+function plannedDays({ days, daysOption, options }: Definition, chosen: Start['options']): number {
+  if (daysOption === undefined) return days
+  const choice = chosen?.[daysOption] ?? options.find(({ id }) => id === daysOption)?.choices[0]?.id
+  const number = Number(choice)
+  return Number.isFinite(number) && number > 0 ? number : days
 }
 
 /**

@@ -99,6 +99,9 @@ export function fallowFacts(
 
 /** Scores and counts by part of a course, or of its tank. */
 export const countsOf = (journal: Journal, course: Course, until: number): CourseRecord['counts'] =>
+  [...countEntries(journal, course, until), ...tallied(journal, course, until)].sort((a, b) => a.at - b.at)
+
+const countEntries = (journal: Journal, course: Course, until: number): CourseRecord['counts'] =>
   journal
     .ofKind('count')
     .filter(
@@ -117,6 +120,27 @@ export const countsOf = (journal: Journal, course: Course, until: number): Cours
       ...(content.taskId !== undefined && { taskId: content.taskId }),
       entryId: id,
     }))
+
+/** Tallies under the microscope as two measures: dinoflagellates in a field, and the diatoms' share of both. */
+const tallied = (journal: Journal, course: Course, until: number): CourseRecord['counts'] =>
+  journal
+    .ofKind('tally')
+    .filter(({ at, content }) => content.tankId === course.tankId && at >= course.startedAt - MS_PER_DAY && at <= until)
+    .flatMap(({ at, content, id }) => {
+      const sum = (of: 'diatoms' | 'dinos' | 'fields') => content.spots.reduce((all, spot) => all + spot[of], 0)
+      const [diatoms, dinos] = [sum('diatoms'), sum('dinos')]
+      const shared = { at, parts: [], entryId: id, ...(content.taskId !== undefined && { taskId: content.taskId }) }
+      return [
+        { ...shared, measure: 'cells', total: dinos / sum('fields') },
+        ...(diatoms + dinos > 0 ? [{ ...shared, measure: 'diatom-share', total: diatoms / (diatoms + dinos) }] : []),
+      ]
+    })
+
+/** When the treatment of a course was marked as ended; null while it goes on. */
+export const endMarkOf = (journal: Journal, course: Course, until: number): number | null =>
+  journal
+    .about(`course:${course.id}`)
+    .findLast(({ content, at, struck }) => !struck && content.kind === 'course-mark' && at <= until)?.at ?? null
 
 /** What was syringed for a plan. */
 export function sessionsOf(journal: Journal, course: Course, until: number): CourseRecord['sessions'] {

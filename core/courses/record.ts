@@ -12,7 +12,16 @@ import { firstAtOrAfter, type Journal, type Line } from '../journal/journal.ts'
 import { trustedReadingsOf } from '../readings/doubtful.ts'
 import { isDrugCourse, type Course, type DrugCourse } from './course.ts'
 import { givenDoses, WHOLE_SHARE } from './record-doses.ts'
-import { cleanedSets, countsOf, dipsOf, fallowFacts, hostsOf, salinityFacts, sessionsOf } from './record-parts.ts'
+import {
+  cleanedSets,
+  countsOf,
+  dipsOf,
+  endMarkOf,
+  fallowFacts,
+  hostsOf,
+  salinityFacts,
+  sessionsOf,
+} from './record-parts.ts'
 
 /** Something that makes the count start over, quarantine.md 7.4. */
 export interface Restart {
@@ -98,6 +107,8 @@ export interface CourseRecord {
   moves: LoggedMove[]
   baths: LoggedBath[]
   counts: LoggedCount[]
+  /** When the treatment ended, as it was marked; null while it goes on. */
+  endedTreatmentAt: number | null
   parts: Part[]
   dips: LoggedDip[]
   /** Doses for an occasion of the course, or of its agent, by day: what was syringed. */
@@ -347,6 +358,7 @@ export function recordOf(journal: Journal, course: Course, now: number): CourseR
     moves: movesOf(members, course, until),
     baths: bathsOf(journal, course, members, until),
     counts: hasParts ? countsOf(journal, course, until) : [],
+    endedTreatmentAt: endMarkOf(journal, course, until),
     parts: isPlan ? partsOf(journal, course.tankId, course.partIds) : hasParts ? hostsOf(journal, course) : [],
     dips: dipsOf(journal, course, until),
     suspectedAt:

@@ -190,7 +190,7 @@ const fishlessCount = (fishless: FishlessState): Count => ({
 /** The counts of a course in the order of its definition; a series is no count. */
 function countsOf(plan: CoursePlan, until: number): Count[] {
   return plan.course.definition.tracks.flatMap((track): Count[] => {
-    if (track.kind === 'series') return []
+    if (track.kind === 'series' || track.kind === 'measure') return []
     if (track.kind === 'rounds') {
       if (track.of === 'dose') return plan.doses.filter((one) => one.track.id === track.id).map(dosesCount)
       if (track.of === 'dip') return plan.dips ? [dipsCount(plan.dips)] : []

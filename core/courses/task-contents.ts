@@ -205,7 +205,18 @@ export function taskContents(journal: Journal, task: CourseTask, course: Course,
           { kind: 'equipment', happened, tankId: course.tankId, item: 'flow', running: true, courseId: course.id },
         ]
       return [{ kind: 'equipment', happened, tankId: course.tankId, item: 'carbon', running: true }]
+    case 'mark':
+      return [
+        {
+          kind: 'course-mark',
+          happened,
+          courseId: course.id,
+          anchor: 'end',
+          ...(task.rule !== undefined && { rule: task.rule }),
+        },
+      ]
     case 'feed':
+    case 'bench':
     case 'tick':
       return [wordContent(task, 'done', now)]
     case 'close':

@@ -1,4 +1,5 @@
-import type { Act } from '../catalogue/courses/definitions.ts'
+import type { Act, CountMeasure, PlanPage } from '../catalogue/courses/definitions.ts'
+import type { Part } from '../household/parts.ts'
 import { byUrgency, type Task } from '../schedule/task.ts'
 import type { PlannedBath } from './amounts/planned-bath.ts'
 import type { PlannedDip } from './amounts/planned-dip.ts'
@@ -26,7 +27,13 @@ export interface CourseTask extends Task {
   /** Where the animals go, for a move or after a bath. */
   toTankId?: string
   /** What is to be counted, for a count. */
-  measure?: 'patch-stage' | 'came-off' | 'pest-count'
+  measure?: CountMeasure
+  /** What is counted one by one; the whole tank where it is left out. */
+  each?: Part['what']
+  /** The rule that asks for it, for the end of a treatment. */
+  rule?: string
+  /** The page of the app where it is worked out. */
+  page?: PlanPage
   /** What is to be tested, for a reading of several values. */
   parameters?: readonly string[]
   /** A round of dips: the corals that are still to be done. */

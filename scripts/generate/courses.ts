@@ -11,6 +11,8 @@ function trackWords(track: Track): string {
     return `series of ${track.measure}; expected at least ${track.expected
       .map(({ value, byDay }) => `${value} by day ${byDay}`)
       .join(', ')}; no response by day ${track.silentByDay}: something else`
+  if (track.kind === 'measure')
+    return `measure of ${track.measure} (${track.of}), ${track.better} is better${track.silentByDay === null ? '' : `; no real change by day ${track.silentByDay}: something else`}`
   if (track.kind === 'rounds' && track.of === 'dose')
     return `rounds of ${track.dose}: ${track.need}, ${track.apart.map((hours) => hours.join('–')).join(', then ')} h apart (least, best, most); the first ${track.first.hours.join('–')} h after ${typeof track.first.after === 'string' ? `the ${track.first.after}` : `${track.first.after.full} is full`}; a late one ${track.missed === 'redo' ? 'begins a new pair' : 'ends the count later'}`
   if (track.kind === 'rounds' && track.of === 'dip')
@@ -30,13 +32,26 @@ function trackWords(track: Track): string {
 
 function dueWords({ due }: Step): string {
   if ('by' in due) return `worked out: ${due.by}`
-  const every = due.every ? `, every ${due.every} d until day ${due.until ?? due.day}` : ''
-  return `day ${due.day}${every}${due.alternateWith ? `; every other day with ${due.alternateWith}` : ''}`
+  const last = due.until ?? due.day
+  const every = due.every
+    ? `, every ${due.every} d until ${last === 'end' ? 'the end of the treatment' : `day ${last}`}`
+    : ''
+  return `day ${due.day}${due.of === 'end' ? ' after the end of the treatment' : ''}${every}${due.alternateWith ? `; every other day with ${due.alternateWith}` : ''}`
 }
 
 function quantityWords(quantity: Quantity): string {
   if (typeof quantity === 'number') return String(quantity)
-  if ('parameter' in quantity) return `last ${quantity.parameter}`
+  if ('day' in quantity) return 'the day of the course'
+  if ('parameter' in quantity || 'measure' in quantity) {
+    const what = 'parameter' in quantity ? quantity.parameter : quantity.measure
+    const said =
+      quantity.at === 'start'
+        ? `${what} of the start`
+        : quantity.at === 'day-change'
+          ? `${what} since a day ago`
+          : `last ${what}`
+    return quantity.times === undefined ? said : `${quantity.times} × ${said}`
+  }
   if ('rounds' in quantity) return `sessions of ${quantity.rounds}`
   return `${quantity.of} ${quantity.arm} of ${quantity.series}`
 }
@@ -44,11 +59,21 @@ function quantityWords(quantity: Quantity): string {
 function conditionWords(condition: Condition): string {
   if ('all' in condition) return condition.all.map(conditionWords).join(' and ')
   if ('any' in condition) return condition.any.map(conditionWords).join(' or ')
-  if ('left' in condition) return `${quantityWords(condition.left)} ${condition.op} ${quantityWords(condition.right)}`
+  if ('left' in condition) {
+    const { left, op, right, onLast, apartHours, forDays } = condition
+    const during =
+      onLast !== undefined
+        ? ` on the last ${onLast}, ${apartHours ?? 0} h apart`
+        : forDays !== undefined
+          ? ` for ${forDays} days`
+          : ''
+    return `${quantityWords(left)} ${op} ${quantityWords(right)}${during}`
+  }
   if ('track' in condition) return `${condition.track} is full`
   if ('sign' in condition) return `${condition.sign.join(' or ')} within ${condition.withinHours} h`
   if ('unexplainedDeath' in condition)
     return `a death without a cause within ${condition.unexplainedDeath.withinDays} d`
+  if ('not' in condition) return `not (${conditionWords(condition.not)})`
   if ('asks' in condition) return `asked: ${condition.asks}`
   return `judged: ${condition.judged}`
 }

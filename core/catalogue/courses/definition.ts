@@ -1,4 +1,5 @@
 import type { EquipmentItem } from '../../household/tanks.ts'
+import type { ContentOf } from '../../journal/entry.ts'
 
 /** What a tank is in a course: where it runs, the second transfer set, the sterile tank after it, a tub at the bench. */
 export type Role = 'main' | 'other' | 'observe' | 'tub'
@@ -19,14 +20,24 @@ export interface Only {
 /** Least, best and most hours. */
 export type Hours = readonly [number, number, number]
 
+/** What a plan counts or scores. */
+export type CountMeasure = NonNullable<ContentOf<'count'>['measure']>
+
 /** Comparison of a judged quantity with its limit. */
 export type Op = '<' | '<=' | '>' | '>='
 
 /** A number that a condition looks at. */
 export type Quantity =
   | number
-  /** The last reading of a parameter, in its unit. */
-  | { parameter: string }
+  /**
+   * A reading of a parameter, in its unit: the last one, the first of the course, or how much it has changed since a day ago.
+   * `times` multiplies it.
+   */
+  | { parameter: string; at?: 'last' | 'start' | 'day-change'; times?: number }
+  /** What was counted of a measure: in its last round, or in its first. `times` multiplies it. */
+  | { measure: CountMeasure; at?: 'last' | 'start'; times?: number }
+  /** Day of the course, 0 on its first. */
+  | { day: true }
   /** Scores of a series at its last round: of the parts treated, or left as control. */
   | { series: string; arm: 'treated' | 'control'; of: 'least' | 'most' }
   /** Rounds of a step that were done. */
@@ -36,7 +47,17 @@ export type Quantity =
 export type Condition =
   | { all: readonly Condition[] }
   | { any: readonly Condition[] }
-  | { left: Quantity; op: Op; right: Quantity }
+  | {
+      left: Quantity
+      op: Op
+      right: Quantity
+      /** On so many of the last rounds of a measure, each so many hours after the one before. */
+      onLast?: number
+      apartHours?: number
+      /** On every reading or round of so many days, the first of them that old. */
+      forDays?: number
+    }
+  | { not: Condition }
   /** A count of the course. */
   | { track: string; is: 'full' }
   /** A sign of the catalogue, seen on any animal of the tank within some hours. */
@@ -158,6 +179,22 @@ type TrackKind =
       /** No change of any treated part by then: it is something else. */
       silentByDay: number
     }
+  /** A measure of the whole tank, or of its parts together, against what is expected of it by a day: outbreaks.md 7. */
+  | {
+      id: string
+      kind: 'measure'
+      name: string
+      measure: CountMeasure
+      /** How the parts of a round make one figure. */
+      of: 'sum' | 'mean' | 'worst'
+      unit: string
+      /** Which way it should go. */
+      better: 'lower' | 'higher'
+      /** At most (or at least) this value, or this share of the first round. */
+      expected: readonly { byDay: number; value?: number; share?: number }[]
+      /** No real change by then: identify it again. Null where none is given. */
+      silentByDay: number | null
+    }
 
 export type Act =
   | 'dose'
@@ -191,6 +228,7 @@ export type ScheduleName =
   | 'clear'
   | 'close'
   | 'close-plan'
+  | 'end-mark'
   | 'tier-change'
   | 'ghost-feed'
   | 'close-count'
@@ -208,13 +246,19 @@ export type ScheduleName =
   | 'pumps-on'
   | 'close-dips'
 
+/** Pages where a step of a plan is worked out. */
+export type PlanPage = 'correct' | 'dose' | 'tally' | 'corals' | 'devices'
+
 /** Something to be done in a course. */
 export interface Step {
   id: string
   title: string
   act: Act
   /** When: by a schedule of its own, or on days counted from the start's local day. */
-  due: { by: ScheduleName } | { day: number; every?: number; until?: number; alternateWith?: string }
+  due:
+    | { by: ScheduleName }
+    /** Days from the start, or from the end of the treatment; `until` may be that end. */
+    | { day: number; every?: number; until?: number | 'end'; alternateWith?: string; of?: 'end' }
   /** The count of doses whose next one it is. */
   track?: string
   only?: Only
@@ -225,12 +269,20 @@ export interface Step {
   /** What to do, where the title does not say it. */
   how?: string
   /** The measure it counts, for `count`. */
-  measure?: 'patch-stage' | 'came-off' | 'pest-count'
+  measure?: CountMeasure
+  /** What is counted one by one; the whole tank where it is left out. */
+  each?: ContentOf<'part-setup'>['what']
   /** What it tests, for `read`. */
   parameters?: readonly string[]
   /** The tier decides how much: outbreaks.md 5.3 by further-schools.md 4. */
-  amount?: 'session-cap' | 'change-share'
+  amount?: 'session-cap' | 'change-share' | 'to-level'
   share?: number
+  /** mg/L of the plan’s product, for `to-level`. */
+  mgPerL?: number
+  /** The procedure of the bench that does it. */
+  procedure?: string
+  /** The page of the app where it is worked out. */
+  page?: PlanPage
 }
 
 /** What a school, an add-on or a plan is: read by one engine. */
@@ -241,7 +293,7 @@ export interface Definition {
   name: string
   treats: readonly string[]
   /** The water it is for; salt water alone unless said. */
-  water?: 'freshwater' | 'any'
+  water?: 'freshwater' | 'marine' | 'any'
   roles: readonly { role: Role; label: string; must: boolean }[]
   /** Doses of the catalogue that may be its drug; the first is the default. */
   drugs: readonly string[]
@@ -250,6 +302,8 @@ export interface Definition {
   options: readonly Option[]
   /** Core days, as its school counts them. */
   days: number
+  /** An option whose chosen number of days is the planned length of the treatment. */
+  daysOption?: string
   /** How the treatment ends: the fish move out, the drug is taken out, the moves are full, the plan's rules. */
   ends: 'move' | 'clear' | 'rounds' | 'plan' | 'count' | 'watch' | 'raise' | 'doses' | 'dips'
   /** Schools that may follow once its doses are full. */

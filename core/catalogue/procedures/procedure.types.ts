@@ -1,5 +1,6 @@
 import type { ContentOf } from '../../journal/entry.ts'
 import type { EquipmentItem } from '../../household/tanks.ts'
+import type { CountMeasure } from '../courses/definition.ts'
 import type { Water } from '../parameter.types.ts'
 
 /** Something that is put right before the first step, or put back after the last. */
@@ -26,9 +27,6 @@ export interface OnlyWhere {
 
 /** What is dealt with one by one, or all together. */
 export type SubjectKind = ContentOf<'part-setup'>['what'] | 'animal'
-
-/** A measure of the ledger's counts. */
-export type CountMeasure = NonNullable<ContentOf<'count'>['measure']>
 
 /** A cap on the sum of a figure over the whole session: see `sessionLimit`. */
 export type SessionLimitName = 'peroxide-by-tier' | 'peroxide-in-tub' | 'leather-drip' | 'kalk-paste'

@@ -67,7 +67,10 @@ export function shelfNeeds(journal: Journal, course: Course, volumeL: number, tu
         return { perLitre, needed: tubL === null ? null : perLitre * tubL * baths.need }
       }
       const step = definition.steps.find(({ amount }) => amount === 'session-cap')
-      const sessions = step && !('by' in step.due) ? (step.due.until ?? step.due.day) - step.due.day + 1 : 0
+      const sessions =
+        step && !('by' in step.due)
+          ? (typeof step.due.until === 'number' ? step.due.until : step.due.day) - step.due.day + 1
+          : 0
       return { needed: (sessionCap(tierOf(course.options['tier']), volumeL, product).amount ?? 0) * sessions }
     })
   })

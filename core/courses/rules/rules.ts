@@ -1,5 +1,5 @@
 import { signById } from '../../catalogue/sign.ts'
-import type { Condition, Op, Quantity, Rule } from '../../catalogue/courses/definitions.ts'
+import type { Condition, Rule } from '../../catalogue/courses/definitions.ts'
 import { animalById, animalLabel } from '../../household/animals.ts'
 import type { Settings } from '../../household/settings.ts'
 import type { Journal } from '../../journal/journal.ts'
@@ -18,12 +18,12 @@ import type { FishlessState } from '../tracks/fishless.ts'
 import { isTested } from '../tracks/level.ts'
 import type { RoundsState } from '../tracks/rounds.ts'
 import type { SalinityState } from '../tracks/salinity.ts'
-import { lastScores, type SeriesState } from '../tracks/series.ts'
-import { sessionDays } from '../tracks/sessions.ts'
+import type { SeriesState } from '../tracks/series.ts'
 import type { Watched } from '../watched.ts'
 import { eating, eatsAll, notBetter } from './appetite-rules.ts'
 import { dipsRising, lateDip, pestSeen } from './dip-rules.ts'
 import { dewormSpacing, missedRedose, salinityEvent } from './dose-rules.ts'
+import { compared } from './quantities.ts'
 import { levelEvent, levelKept, twoInRange } from './level-rules.ts'
 import { bathEvent, lateMove, setsDry } from './round-rules.ts'
 
@@ -216,29 +216,6 @@ function deathJudged({ facts, seen }: RuleInput, days: number): Judged {
     : { state: 'not-yet', says: 'none' }
 }
 
-function quantity(input: RuleInput, asked: Quantity): number | null {
-  if (typeof asked === 'number') return asked
-  if ('parameter' in asked) {
-    const last = readingsOf(input.journal, input.facts.course.tankId, asked.parameter).findLast(
-      ({ at }) => at <= input.facts.now,
-    )
-    return last && last.at >= input.facts.course.startedAt - MS_PER_DAY && last.content.result.kind === 'value'
-      ? last.content.result.value
-      : null
-  }
-  if ('rounds' in asked) return sessionDays(input.facts, input.settings.clock)
-  const scores = input.series ? lastScores(input.series, asked.arm) : []
-  if (scores.length === 0) return null
-  return asked.of === 'least' ? Math.min(...scores) : Math.max(...scores)
-}
-
-const COMPARE: Record<Op, (left: number, right: number) => boolean> = {
-  '<': (left, right) => left < right,
-  '<=': (left, right) => left <= right,
-  '>': (left, right) => left > right,
-  '>=': (left, right) => left >= right,
-}
-
 /** Of several: all hold only if each does, any if one does; what is not known is asked about. */
 function together(judged: readonly Judged[], kind: 'all' | 'any'): Judged {
   const decides = kind === 'all' ? (one: Judged) => one.state !== 'holds' : (one: Judged) => one.state === 'holds'
@@ -260,15 +237,10 @@ function judge(input: RuleInput, condition: Condition, id: string): Judged {
     const judged = condition.any.map((one) => judge(input, one, id))
     return together(judged, 'any')
   }
-  if ('left' in condition) {
-    const [is, limit] = [quantity(input, condition.left), quantity(input, condition.right)]
-    if (is === null || limit === null) return { state: 'not-yet', says: 'not measured yet' }
-    return {
-      state: COMPARE[condition.op](is, limit) ? 'holds' : 'not-yet',
-      says: `${is} of ${limit}`,
-      is,
-      limit,
-    }
+  if ('left' in condition) return compared(input, condition)
+  if ('not' in condition) {
+    const judged = judge(input, condition.not, id)
+    return judged.state === 'ask' ? judged : { ...judged, state: judged.state === 'holds' ? 'not-yet' : 'holds' }
   }
   if ('track' in condition) return trackFull(input, condition.track)
   if ('sign' in condition) return signSeen(input, condition)

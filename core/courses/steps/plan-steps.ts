@@ -1,11 +1,11 @@
-import type { Step } from '../../catalogue/courses/definitions.ts'
+import type { Definition, Step } from '../../catalogue/courses/definitions.ts'
 import { WHITE_STAGE } from '../../catalogue/patch-stage.ts'
 import { residentsOf } from '../../household/animals.ts'
 import { productById } from '../../household/shelf.ts'
 import { readingsOf } from '../../readings/latest.ts'
-import { MS_PER_HOUR } from '../../time/zone.ts'
+import { MS_PER_HOUR, type Day } from '../../time/zone.ts'
 import { measureText } from '../../words/measure.ts'
-import { dilute } from '../amounts/planned-dose.ts'
+import { dilute, doseToward } from '../amounts/planned-dose.ts'
 import { sessionCap, tierOf } from '../amounts/planned-session.ts'
 import { base, restoreWords, withHow, type Draft, type TaskInput } from './step-input.ts'
 
@@ -40,23 +40,67 @@ function isDone(input: TaskInput, step: Step, from: number, until: number): bool
   return false
 }
 
-/** The occasions of a step of a plan, on days counted from its start: outbreaks.md 5.2. */
+/** The local day on which the treatment of a plan ends: as it was marked, else as planned. */
+export function treatmentEnd({ facts, settings }: Pick<TaskInput, 'facts' | 'settings'>): {
+  day: Day
+  isMarked: boolean
+} {
+  const { clock } = settings
+  const marked = facts.endedTreatmentAt
+  return marked === null
+    ? { day: clock.dayOf(facts.course.startedAt) + facts.course.requiredDays, isMarked: false }
+    : { day: clock.dayOf(marked), isMarked: true }
+}
+
+/** Rules that stop a plan, in words: doses wait for them. */
+const stopsOf = ({ rules }: TaskInput): string[] =>
+  rules.filter(({ role, state }) => role === 'stop' && state === 'holds').map(({ rule }) => rule)
+
+type DaysDue = Exclude<Step['due'], { by: unknown }>
+
+/** Days of a step's occasions, counted from the day that it is anchored to, with the last one. */
+function daysOf(input: TaskInput, due: DaysDue): { anchor: Day; last: number; why: (day: number) => string } {
+  const startDay = input.settings.clock.dayOf(input.facts.course.startedAt)
+  const end = treatmentEnd(input)
+  if (due.of === 'end')
+    return {
+      anchor: end.day,
+      last: typeof due.until === 'number' ? due.until : due.day,
+      why: (day) => (day === 0 ? 'as it ends' : `${day} d after its end`),
+    }
+  return {
+    anchor: startDay,
+    // While it is treated: what belongs to the treatment ends with it.
+    last:
+      due.until === 'end'
+        ? end.day - startDay
+        : end.isMarked
+          ? Math.min(due.until ?? due.day, Math.max(due.day, end.day - startDay))
+          : (due.until ?? due.day),
+    why: (day) => `day ${day}`,
+  }
+}
+
+/** The occasions of a step of a plan, on days counted from its start or its end: outbreaks.md 5.2. */
 export function planTasks(input: TaskInput, step: Step): Draft[] {
   const { due } = step
   if ('by' in due) return []
-  const { facts, settings, horizon, rules, series } = input
+  const { facts, settings, horizon, series } = input
   const { clock } = settings
   const { course, now } = facts
-  const startDay = clock.dayOf(course.startedAt)
   const every = everyDays(input, due)
-  const until = due.until ?? due.day
+  const { anchor, last, why } = daysOf(input, due)
   const drafts: Draft[] = []
-  const stops = rules.filter(({ role, state }) => role === 'stop' && state === 'holds').map(({ rule }) => rule)
-  const waitsFor = step.act === 'dose' ? stops : []
+  // What comes after the treatment waits for its end to be marked.
+  const waitsForEnd = due.of === 'end' && facts.endedTreatmentAt === null && hasEndMark(course.definition)
+  const waitsFor = [
+    ...(step.act === 'dose' ? stopsOf(input) : []),
+    ...(waitsForEnd ? ['the end of the treatment'] : []),
+  ]
   let latest: Draft | null = null
-  for (let day = due.day, ordinal = 0; day <= until; day += every, ordinal++) {
+  for (let day = due.day, ordinal = 0; day <= last; day += every, ordinal++) {
     // Half days of a pace such as twice a week fall on the day before.
-    const local = startDay + Math.floor(day)
+    const local = anchor + Math.floor(day)
     if (local > horizon) break
     const best = clock.instantAt(local, course.readAtMinute)
     const isSpaced = every >= 2
@@ -68,21 +112,24 @@ export function planTasks(input: TaskInput, step: Step): Draft[] {
       title: step.title,
       why:
         every === 0
-          ? `day ${day}`
+          ? why(day)
           : every === 1
-            ? `day ${day}, every day`
-            : `day ${Math.floor(day)}, every ${every} days`,
+            ? `${why(day)}, every day`
+            : `${why(Math.floor(day))}, every ${every} days`,
       notBefore,
       best,
       notAfter,
       ...(step.measure && { measure: step.measure }),
+      ...(step.each && { each: step.each }),
       ...(step.parameters && { parameters: step.parameters }),
+      ...(step.procedure !== undefined && { procedure: step.procedure }),
+      ...(step.page !== undefined && { page: step.page }),
       ...amountOf(input, step),
       ...(waitsFor.length > 0 && { waitsFor }),
     }
     if (!isDone(input, step, Math.min(notBefore, dayFrom), dayUntil)) {
-      // Of missed occasions only the newest is told.
-      if (notAfter < now && every > 0) latest = draft
+      // Of missed occasions only the newest is told; what waits for an end that has not come is not missed.
+      if (notAfter < now && (every > 0 || waitsForEnd)) latest = waitsForEnd ? null : draft
       else drafts.push(draft)
     } else latest = null
     if (every === 0) break
@@ -99,6 +146,9 @@ export function planTasks(input: TaskInput, step: Step): Draft[] {
   return [...(latest && !hasNext ? [latest] : []), ...drafts]
 }
 
+/** A tool may round a dose up by a tenth, and no more (EA). */
+const LEVEL_SLACK = 1.1
+
 function amountOf({ facts, journal, settings }: TaskInput, step: Step): Partial<Draft> {
   const { course, volumeL } = facts
   if (volumeL === null) return {}
@@ -112,6 +162,18 @@ function amountOf({ facts, journal, settings }: TaskInput, step: Step): Partial<
         productId === undefined ? null : productById(journal, productId),
       ),
     }
+  }
+  if (step.amount === 'to-level' && step.mgPerL !== undefined) {
+    const [product] = course.definition.products
+    const productId = product && course.products[product.dose]
+    const dose = doseToward(
+      0,
+      step.mgPerL,
+      step.mgPerL * LEVEL_SLACK,
+      volumeL,
+      productId === undefined ? null : productById(journal, productId),
+    )
+    return { ...(product && { ingredient: product.ingredient }), ...(dose && { dose }) }
   }
   if (step.amount === 'change-share' && step.share !== undefined)
     return {
@@ -153,6 +215,39 @@ export function tierChangeTasks(input: TaskInput, step: Step): Draft[] {
   ]
 }
 
+const hasEndMark = ({ steps }: Definition): boolean => steps.some(({ act }) => act === 'mark')
+
+/** The end of the treatment of a plan, after which its last steps count: as planned, or at once when a stop or its success holds. */
+export function endMarkTask(input: TaskInput, step: Step): Draft | null {
+  const { facts, rules, settings } = input
+  if (facts.endedTreatmentAt !== null) return null
+  const { clock } = settings
+  const ends = rules.find(({ role, state }) => (role === 'stop' || role === 'success') && state === 'holds')
+  const planned = clock.instantAt(treatmentEnd(input).day, facts.course.readAtMinute)
+  const at = ends ? Math.min(planned, facts.now) : planned
+  return {
+    ...base(input, step, 0),
+    title: step.title,
+    why: ends ? ends.rule : `day ${facts.course.requiredDays}, as planned`,
+    notBefore: ends ? clock.instantAt(clock.dayOf(facts.now)) : clock.instantAt(treatmentEnd(input).day),
+    best: at,
+    notAfter: clock.instantAt(treatmentEnd(input).day + 1),
+    ...(ends && { rule: ends.id }),
+  }
+}
+
+/** The last local day of what follows the treatment of a plan; its usual last day where nothing does. */
+function lastDay(input: TaskInput): Day {
+  const { facts, settings } = input
+  const { course } = facts
+  const after = course.definition.steps.flatMap(({ due }) =>
+    !('by' in due) && due.of === 'end' ? [typeof due.until === 'number' ? due.until : due.day] : [],
+  )
+  return after.length > 0
+    ? treatmentEnd(input).day + Math.max(...after)
+    : settings.clock.dayOf(course.startedAt) + course.requiredDays
+}
+
 /** The end of a plan: once its success rule holds, or its days are over. */
 export function closePlanTask(input: TaskInput, step: Step): Draft | null {
   const { facts, rules, settings } = input
@@ -160,14 +255,18 @@ export function closePlanTask(input: TaskInput, step: Step): Draft | null {
   const success = rules.find(({ role }) => role === 'success')
   const isReached = success?.state === 'holds'
   const { clock } = settings
-  const endDay = clock.dayOf(course.startedAt) + course.requiredDays
-  const end = clock.instantAt(endDay, course.readAtMinute)
-  // Reached with the last score: from then on it can be finished.
-  const at = isReached ? Math.min(facts.counts.at(-1)?.at ?? end, end) : end
+  const end = clock.instantAt(lastDay(input), course.readAtMinute)
+  // Reached with the last score: from then on it can be finished, where nothing has to follow.
+  const isFollowed = hasEndMark(course.definition)
+  const at = isReached && !isFollowed ? Math.min(facts.counts.at(-1)?.at ?? end, end) : end
   return {
     ...base(input, withHow(step, restoreWords(input)), 0),
     title: step.title,
-    why: isReached ? 'what it was for is reached' : `day ${course.requiredDays}: its usual end`,
+    why: isReached
+      ? 'what it was for is reached'
+      : isFollowed
+        ? 'what follows the treatment is over'
+        : `day ${course.requiredDays}: its usual end`,
     notBefore: at,
     best: at,
     notAfter: at + 7 * 24 * MS_PER_HOUR,

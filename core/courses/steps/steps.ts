@@ -17,7 +17,7 @@ import { doseTasks } from './dose-steps.ts'
 import { clearTask, closeDosesTask, closeTask, moveTask } from './end-steps.ts'
 import { closeCountTask, ghostFeedTasks } from './fallow-steps.ts'
 import { diluteTask, rampTask, readAfterCarbon, readTasks, redoseTask } from './level-steps.ts'
-import { closePlanTask, planTasks, tierChangeTasks } from './plan-steps.ts'
+import { closePlanTask, endMarkTask, planTasks, tierChangeTasks } from './plan-steps.ts'
 import { bathTasks, moveTasks, setTasks } from './round-steps.ts'
 import { lowerTasks, raiseTasks, readSalinityTasks } from './salinity-steps.ts'
 import type { Draft, DrugInput, TaskInput } from './step-input.ts'
@@ -46,6 +46,7 @@ const SCHEDULES: Record<ScheduleName, Schedule> = {
   clear: ofDrug(clearTask),
   close: closeTask,
   'close-plan': closePlanTask,
+  'end-mark': endMarkTask,
   'tier-change': tierChangeTasks,
   'ghost-feed': ghostFeedTasks,
   'close-count': closeCountTask,
