@@ -101,11 +101,24 @@ export function fallowFacts(
 export const countsOf = (journal: Journal, course: Course, until: number): CourseRecord['counts'] =>
   [...countEntries(journal, course, until), ...tallied(journal, course, until)].sort((a, b) => a.at - b.at)
 
-const countEntries = (journal: Journal, course: Course, until: number): CourseRecord['counts'] =>
+/** Worms lie still after a dose and may revive: a jar counts only so many hours after it, further-schools.md 6. */
+const JAR_WAIT_HOURS = 12
+
+/** Whether a jar was scored too soon after a dose of the plan. */
+const isTooSoon = (sessions: CourseRecord['sessions'], measure: string | undefined, at: number): boolean =>
+  measure === 'alive' && sessions.some((dosed) => at >= dosed.at && at - dosed.at < JAR_WAIT_HOURS * MS_PER_HOUR)
+
+const countEntries = (
+  journal: Journal,
+  course: Course,
+  until: number,
+  sessions = sessionsOf(journal, course, until),
+): CourseRecord['counts'] =>
   journal
     .ofKind('count')
     .filter(
       ({ at, content }) =>
+        !isTooSoon(sessions, content.measure, at) &&
         at >= course.startedAt - MS_PER_DAY &&
         at <= until &&
         content.measure !== undefined &&

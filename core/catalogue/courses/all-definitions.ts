@@ -4,7 +4,10 @@ import type { Definition } from './definition.ts'
 import { addDefinitions } from './definitions.ts'
 import { FALLOW_COURSES } from './fallow.data.ts'
 import { FURTHER_SCHOOLS } from './further-schools.data.ts'
-import { PLAN_COURSES } from './plans.data.ts'
+import { DECLINE_PLANS } from './plans/decline.data.ts'
+import { FILM_PLANS } from './plans/films.data.ts'
+import { PEROXIDE_PLANS } from './plans/peroxide.data.ts'
+import { PEST_PLANS } from './plans/pests.data.ts'
 import { REST_COURSES } from './rest.data.ts'
 import { SCHOOL_COURSES } from './schools.data.ts'
 import { TRANSFER_COURSES } from './transfers.data.ts'
@@ -21,7 +24,10 @@ export const DEFINITIONS: readonly Definition[] = [
   ...REST_COURSES,
   ...FALLOW_COURSES,
   ...CORAL_COURSES,
-  ...PLAN_COURSES,
+  ...PEROXIDE_PLANS,
+  ...FILM_PLANS,
+  ...PEST_PLANS,
+  ...DECLINE_PLANS,
 ]
 
 addDefinitions(DEFINITIONS)

@@ -8,7 +8,8 @@ export type Role = 'main' | 'other' | 'observe' | 'tub'
 export interface Option {
   id: string
   label: string
-  choices: readonly { id: string; label: string }[]
+  /** `notWith`: animal groups for which this choice is refused without a written reason. */
+  choices: readonly { id: string; label: string; notWith?: readonly string[] }[]
 }
 
 /** Belongs to a course only where an option was chosen so; the option's first choice counts where nothing was chosen. */
@@ -34,8 +35,8 @@ export type Quantity =
    * `times` multiplies it.
    */
   | { parameter: string; at?: 'last' | 'start' | 'day-change'; times?: number }
-  /** What was counted of a measure: in its last round, or in its first. `times` multiplies it. */
-  | { measure: CountMeasure; at?: 'last' | 'start'; times?: number }
+  /** What was counted of a measure: in its last round, or in its first. `times` multiplies it, `plus` is added. */
+  | { measure: CountMeasure; at?: 'last' | 'start'; times?: number; plus?: number }
   /** Day of the course, 0 on its first. */
   | { day: true }
   /** Scores of a series at its last round: of the parts treated, or left as control. */
@@ -275,7 +276,7 @@ export interface Step {
   /** What it tests, for `read`. */
   parameters?: readonly string[]
   /** The tier decides how much: outbreaks.md 5.3 by further-schools.md 4. */
-  amount?: 'session-cap' | 'change-share' | 'to-level'
+  amount?: 'session-cap' | 'change-share' | 'to-level' | 'silicate-loop'
   share?: number
   /** mg/L of the plan’s product, for `to-level`. */
   mgPerL?: number

@@ -69,7 +69,7 @@ export function quantityNow(input: RuleInput, asked: Quantity): number | null {
   if ('measure' in asked) {
     const rounds = roundsIn(input, asked.measure)
     const one = asked.at === 'start' ? rounds[0] : rounds.at(-1)
-    return one === undefined ? null : one.value * (asked.times ?? 1)
+    return one === undefined ? null : one.value * (asked.times ?? 1) + (asked.plus ?? 0)
   }
   if ('rounds' in asked) return sessionDays(input.facts, input.settings.clock)
   const scores = input.series ? lastScores(input.series, asked.arm) : []

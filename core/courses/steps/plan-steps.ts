@@ -1,12 +1,12 @@
 import type { Definition, Step } from '../../catalogue/courses/definitions.ts'
 import { WHITE_STAGE } from '../../catalogue/patch-stage.ts'
 import { residentsOf } from '../../household/animals.ts'
-import { productById } from '../../household/shelf.ts'
 import { readingsOf } from '../../readings/latest.ts'
-import { MS_PER_HOUR, type Day } from '../../time/zone.ts'
+import { MS_PER_DAY, MS_PER_HOUR, type Day } from '../../time/zone.ts'
 import { measureText } from '../../words/measure.ts'
-import { dilute, doseToward } from '../amounts/planned-dose.ts'
-import { sessionCap, tierOf } from '../amounts/planned-session.ts'
+import { dilute } from '../amounts/planned-dose.ts'
+import { tierOf } from '../amounts/planned-session.ts'
+import { amountOf } from './plan-amounts.ts'
 import { base, restoreWords, withHow, type Draft, type TaskInput } from './step-input.ts'
 
 /** Windows of what comes again after two days or more: courses.md. */
@@ -81,12 +81,39 @@ function daysOf(input: TaskInput, due: DaysDue): { anchor: Day; last: number; wh
   }
 }
 
+/** A look twice a day is counted in hours from the start: so much earlier, and so much later (EA). */
+const HALF_DAY_EARLY_HOURS = 2
+const HALF_DAY_LATE_HOURS = 6
+
+/** When an occasion is due: by the hour where they are closer than a day, else on its local day: courses.md, windows. */
+function windowOf({ facts: { course }, settings: { clock } }: TaskInput, day: number, local: Day, every: number) {
+  if (every > 0 && every < 1) {
+    const best = course.startedAt + day * MS_PER_DAY
+    const notBefore = best - HALF_DAY_EARLY_HOURS * MS_PER_HOUR
+    return {
+      best,
+      notBefore,
+      notAfter: best + HALF_DAY_LATE_HOURS * MS_PER_HOUR,
+      dayFrom: notBefore,
+      dayUntil: best + (every * MS_PER_DAY) / 2,
+    }
+  }
+  const best = clock.instantAt(local, course.readAtMinute)
+  const isSpaced = every >= 2
+  return {
+    best,
+    notBefore: isSpaced ? best - EARLY_HOURS * MS_PER_HOUR : clock.instantAt(local),
+    notAfter: isSpaced ? best + LATE_HOURS * MS_PER_HOUR : clock.instantAt(local + 1),
+    dayFrom: clock.instantAt(local),
+    dayUntil: clock.instantAt(local + Math.max(1, Math.floor(every))),
+  }
+}
+
 /** The occasions of a step of a plan, on days counted from its start or its end: outbreaks.md 5.2. */
 export function planTasks(input: TaskInput, step: Step): Draft[] {
   const { due } = step
   if ('by' in due) return []
-  const { facts, settings, horizon, series } = input
-  const { clock } = settings
+  const { facts, horizon, series } = input
   const { course, now } = facts
   const every = everyDays(input, due)
   const { anchor, last, why } = daysOf(input, due)
@@ -102,11 +129,7 @@ export function planTasks(input: TaskInput, step: Step): Draft[] {
     // Half days of a pace such as twice a week fall on the day before.
     const local = anchor + Math.floor(day)
     if (local > horizon) break
-    const best = clock.instantAt(local, course.readAtMinute)
-    const isSpaced = every >= 2
-    const notBefore = isSpaced ? best - EARLY_HOURS * MS_PER_HOUR : clock.instantAt(local)
-    const notAfter = isSpaced ? best + LATE_HOURS * MS_PER_HOUR : clock.instantAt(local + 1)
-    const [dayFrom, dayUntil] = [clock.instantAt(local), clock.instantAt(local + Math.max(1, Math.floor(every)))]
+    const { best, notBefore, notAfter, dayFrom, dayUntil } = windowOf(input, day, local, every)
     const draft: Draft = {
       ...base(input, step, ordinal),
       title: step.title,
@@ -144,43 +167,6 @@ export function planTasks(input: TaskInput, step: Step): Draft[] {
     return []
   const hasNext = drafts.some(({ notBefore }) => notBefore <= now)
   return [...(latest && !hasNext ? [latest] : []), ...drafts]
-}
-
-/** A tool may round a dose up by a tenth, and no more (EA). */
-const LEVEL_SLACK = 1.1
-
-function amountOf({ facts, journal, settings }: TaskInput, step: Step): Partial<Draft> {
-  const { course, volumeL } = facts
-  if (volumeL === null) return {}
-  if (step.amount === 'session-cap') {
-    const [product] = course.definition.products
-    const productId = product && course.products[product.dose]
-    return {
-      session: sessionCap(
-        tierOf(course.options['tier']),
-        volumeL,
-        productId === undefined ? null : productById(journal, productId),
-      ),
-    }
-  }
-  if (step.amount === 'to-level' && step.mgPerL !== undefined) {
-    const [product] = course.definition.products
-    const productId = product && course.products[product.dose]
-    const dose = doseToward(
-      0,
-      step.mgPerL,
-      step.mgPerL * LEVEL_SLACK,
-      volumeL,
-      productId === undefined ? null : productById(journal, productId),
-    )
-    return { ...(product && { ingredient: product.ingredient }), ...(dose && { dose }) }
-  }
-  if (step.amount === 'change-share' && step.share !== undefined)
-    return {
-      change: { litres: step.share * volumeL, times: 1, fromMgPerL: 0, toMgPerL: 0 },
-      title: `${step.title}: ${measureText(step.share * volumeL, 'L', settings.units, 3)}`,
-    }
-  return {}
 }
 
 /** A tier that asks for a change is not over before it: so soon after the session, and no later than this. */
