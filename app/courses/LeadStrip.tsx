@@ -89,19 +89,50 @@ export function LeadStrip({ plan, zone, now, small = false }: StripProps) {
       />
     )
   }
+  const measure = plan.measures.find(({ track }) => track.id === course.definition.lead)
+  if (measure)
+    return (
+      <ScoredDays
+        height={height}
+        plan={plan}
+        day={measure.day}
+        scored={new Set(measure.rounds.map(({ at }) => zone.dayOf(at) - zone.dayOf(course.startedAt)))}
+        words="counted"
+        now={now}
+      />
+    )
   if (!series) return null
   const scored = new Set(
     series.parts.flatMap(({ scores }) => scores.map(({ at }) => zone.dayOf(at) - zone.dayOf(course.startedAt))),
   )
+  return <ScoredDays height={height} plan={plan} day={series.day} scored={scored} words="scored" now={now} />
+}
+
+/** A plan day by day: on which days something was counted or scored. */
+function ScoredDays({
+  height,
+  plan: { course },
+  day,
+  scored,
+  words,
+  now,
+}: {
+  height: number
+  plan: CoursePlan
+  day: number
+  scored: ReadonlySet<number>
+  words: string
+  now: number
+}) {
   const days = Math.max(course.requiredDays, Math.ceil((now - course.startedAt) / MS_PER_DAY))
   return (
     <Cells
       $height={height}
       role="img"
-      aria-label={`day ${series.day} of ${course.requiredDays}; scored on ${plural(scored.size, 'day')}`}
+      aria-label={`day ${day} of ${course.requiredDays}; ${words} on ${plural(scored.size, 'day')}`}
     >
-      {Array.from({ length: days }, (_, day) => (
-        <Cell key={day} $look={scored.has(day) ? 'solid' : day < series.day ? 'gap' : 'hatched'} />
+      {Array.from({ length: days }, (_, one) => (
+        <Cell key={one} $look={scored.has(one) ? 'solid' : one < day ? 'gap' : 'hatched'} />
       ))}
     </Cells>
   )

@@ -1,6 +1,7 @@
 import { lazy, Suspense } from 'react'
 import { benchAddress, benchProcedureFor } from '../../core/bench/for-task.ts'
 import { takesTool } from '../../core/biosecurity/tools.ts'
+import type { PlanPage } from '../../core/catalogue/courses/definitions.ts'
 import type { CoursePlan } from '../../core/courses/plan.ts'
 import type { CourseTask } from '../../core/courses/tasks.ts'
 import { tankById } from '../../core/household/tanks.ts'
@@ -53,10 +54,32 @@ export function TaskCard({ plan, task, next, heading, onForm }: TaskCardProps) {
         </Suspense>
       )}
       <TaskAct plan={plan} task={task} next={next} onForm={onForm} />
+      {task.page !== undefined && (
+        <PlainLink href={pageAddress(task.page, task.tankId)}>{PAGE_WORDS[task.page]}</PlainLink>
+      )}
       {procedure !== null && <PlainLink href={benchAddress(procedure, task)}>step by step at the bench</PlainLink>}
     </TaskShell>
   )
 }
+
+/** Where a step of a plan is worked out, in a few words. */
+const PAGE_WORDS: Record<PlanPage, string> = {
+  correct: 'work it out by what is taken up',
+  dose: 'work it out on the Dose page',
+  tally: 'count under the microscope',
+  corals: 'the corals of this tank',
+  devices: 'hand it to a pump',
+}
+
+const PAGE_PATHS: Record<PlanPage, (tankId: string) => string> = {
+  correct: (tankId) => `/water/correct?tank=${tankId}`,
+  dose: (tankId) => `/dose?tank=${tankId}`,
+  tally: (tankId) => `/diagnose/microscope/tally?tank=${tankId}`,
+  corals: (tankId) => `/tanks/${tankId}/corals`,
+  devices: (tankId) => `/water/devices?tank=${tankId}`,
+}
+
+const pageAddress = (page: PlanPage, tankId: string): string => PAGE_PATHS[page](tankId)
 
 /** The number that is acted on, the largest thing of its card, and what it makes. */
 function Amount({ task: { dose, change, session, bath, food } }: { task: CourseTask }) {

@@ -46,6 +46,8 @@ export function phaseWords(plan: CoursePlan): string {
       ? 'clean, looked at weekly'
       : `${plan.dips.has} of ${plan.dips.pace.need} dips clean`
   if (series) return `day ${series.day} of ${course.requiredDays}`
+  if (plan.measures.length > 0)
+    return `day ${plan.measures[0]!.day} of ${course.requiredDays}${facts.endedTreatmentAt === null ? '' : ', treated'}`
   if (plan.elapsed) return `day ${plan.elapsed.days} of ${plan.elapsed.needsDays}`
   if (plan.salinity) return salinityWords(plan.salinity, plan)
   const doses = plan.doses.find(({ track }) => track.id === course.definition.lead)

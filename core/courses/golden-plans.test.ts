@@ -45,13 +45,14 @@ describe('row by row against the handbook', () => {
     // Dips follow the pest's own life, not the row's five days.
     if (plan === 'coral-dip-cycle') return
     const row = PLAN_STEPS.rows.find((one) => one.plan === plan && one.n === n)!
+    const isRepeated = row.everyDays !== null && row.everyDays > 0
     const of = definitionOf(plan).steps.filter(({ id }) => id === `step-${n}` || id.startsWith(`step-${n}-`))
     const dues = of.flatMap(({ due }) => ('by' in due ? [] : [due]))
     expect(dues).toContainEqual(
       expect.objectContaining({
         day: row.day.days,
-        ...(row.everyDays > 0 && { every: row.everyDays }),
-        ...(row.everyDays > 0 && { until: row.until.of === 'end' && row.day.of !== 'end' ? 'end' : row.until.days }),
+        ...(isRepeated && { every: row.everyDays }),
+        ...(isRepeated && { until: row.until.of === 'end' && row.day.of !== 'end' ? 'end' : row.until.days }),
         ...(row.day.of === 'end' && { of: 'end' }),
       }),
     )
@@ -70,6 +71,11 @@ describe('row by row against the handbook', () => {
       const count = (role: string) => new Set(rules.filter((rule) => rule.role === role).map((rule) => rule.id)).size
       expect([id, count('stop'), count('escalate'), count('success')]).toEqual([id, stops + 1, escalations, 1])
     }
+  })
+
+  test('those that treat are those that the handbook says treat', () => {
+    for (const { id, kind } of PLANS.rows)
+      expect([id, definitionOf(id).isTreatment === true]).toEqual([id, kind === 'treat'])
   })
 
   test('every procedure that a step names is known, for a water that the plan is for', () => {

@@ -14,6 +14,7 @@ import { countFishless, type FishlessState } from './tracks/fishless.ts'
 import { countLevel, isTested } from './tracks/level.ts'
 import { countRounds, type RoundsState } from './tracks/rounds.ts'
 import { countSalinity, type SalinityState } from './tracks/salinity.ts'
+import { countMeasures, type MeasureState } from './tracks/measure.ts'
 import { countSeries, type SeriesState } from './tracks/series.ts'
 import { countDips, type DipsState } from './tracks/dips.ts'
 import { countElapsed, type ElapsedState } from './tracks/elapsed.ts'
@@ -44,6 +45,8 @@ export interface CoursePlan {
   rounds: RoundsState | null
   /** Scores of a plan's parts; null for other courses. */
   series: SeriesState | null
+  /** Measures of a plan, in the order of its definition. */
+  measures: readonly MeasureState[]
   /** Days without fish; null for other courses. */
   fishless: FishlessState | null
   /** Salinity held low; null for other courses. */
@@ -170,6 +173,7 @@ export function coursePlan(
     facts,
     rounds,
     series,
+    measures: countMeasures(facts, settings.clock),
     fishless,
     salinity,
     doses,

@@ -1,22 +1,19 @@
 import { definitionById } from '../catalogue/courses/definitions.ts'
 import { DEFINITIONS } from '../catalogue/courses/all-definitions.ts'
 import { SCHOOL_LABELS } from '../catalogue/courses/coverage.data.ts'
-import { PLAN_NAMES } from '../catalogue/diagnosis/plan-names.data.ts'
 import { PLANS } from '../catalogue/handbook/plans.data.ts'
 import { ACTIONS } from '../catalogue/handbook/actions.data.ts'
 import { ingredientById, INGREDIENTS } from '../catalogue/ingredient.ts'
 import type { CaseTable } from '../catalogue/diagnosis/diagnosis.types.ts'
+import { isChemicalPlan } from '../safety/plan-concerns.ts'
 import { capital } from '../words/numbers.ts'
 import type { ConditionFacts } from './condition-facts.ts'
 
-/** One step from a case on. */
+/** One step from a case on: a course that Brinvo runs, with its first dose worked out where it is started. */
 export interface NextStep {
-  /** A course that Brinvo runs, with its first dose worked out where it is started. */
-  definition?: string
-  /** A plan that stands in the handbook, with its steps. */
-  plan?: string
+  definition: string
   label: string
-  /** The plan's own caution, said before it is opened. */
+  /** The handbook's caution for it, said before it is opened. */
   caution?: string
 }
 
@@ -28,7 +25,10 @@ const COPPER_FORM = 'cu-chelated'
 const SCHOOL_OF: Readonly<Record<string, string>> = { 'tank-transfer': 'qt-c-ttm', hyposalinity: 'qt-d-hypo' }
 
 /** Whether the step starts a treatment with a drug or a chemical: it waits until one confirming check is stored (outbreaks.md 1). */
-export const isChemical = (step: NextStep): boolean => step.definition === 'peroxide-spot'
+export const isChemical = ({ definition }: Pick<NextStep, 'definition'>): boolean => {
+  const found = DEFINITIONS.find(({ id }) => id === definition)
+  return found !== undefined && isChemicalPlan(found)
+}
 
 /** A treatment in words: “copper, in one of its forms”, “air: stone and surface ripple full on”; empty where the handbook names none. */
 export function treatmentName(id: string | null): string {
@@ -54,12 +54,14 @@ export function nextSteps(table: CaseTable, { id, plans }: ConditionFacts): Next
         (one.water === undefined || one.water === water),
     ).map(({ id: definition, name }) => ({ definition, label: SCHOOL_LABELS[definition] ?? capital(name) }))
   }
-  return plans.map((plan): NextStep => {
-    const definition = DEFINITIONS.find((one) => one.id === plan)
-    if (definition) return { definition: plan, label: capital(definition.name) }
-    const caution = PLANS.rows.find(({ id }) => id === plan)?.caution
-    return { plan, label: PLAN_NAMES[plan] ?? plan.replaceAll('-', ' '), ...(caution != null && { caution }) }
-  })
+  // The organism's own two plans first, then the further ones that are for it.
+  const further = DEFINITIONS.filter((one) => one.kind === 'plan' && one.treats.includes(id) && !plans.includes(one.id))
+  return [...plans.flatMap((plan) => DEFINITIONS.find((one) => one.id === plan) ?? []), ...further].map(
+    ({ id: definition, name }): NextStep => {
+      const caution = PLANS.rows.find((row) => row.id === definition)?.caution
+      return { definition, label: capital(name), ...(caution != null && { caution }) }
+    },
+  )
 }
 
 /** Ids of the handbook that stand within its sentences. */

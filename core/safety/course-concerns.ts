@@ -6,6 +6,7 @@ import { fullCourseName } from '../courses/names.ts'
 import { animalById } from '../household/animals.ts'
 import type { ContentOf } from '../journal/entry.ts'
 import type { Journal } from '../journal/journal.ts'
+import { planConcerns } from './plan-concerns.ts'
 import { nearConcerns } from './crossing.ts'
 import { sensitivityConcerns, treatmentConcerns, type Asking, type Concern } from './concerns.ts'
 
@@ -27,13 +28,16 @@ export function startConcerns(
   const dose = drug === undefined ? undefined : doseById(drug)
   const until = { until: Math.max(at, now), ...(except !== undefined && { except }) }
   // What a plan puts into the water, at the cap of its tier.
+  const levelOf = (ingredient: string) =>
+    definition?.steps.find(({ amount }) => amount === 'to-level')?.mgPerL ??
+    (ingredient === 'peroxide' ? tierOf(start.options?.['tier']).capMgPerL : null)
   const syringed =
     definition?.kind === 'plan'
       ? definition.products.flatMap(({ ingredient }) =>
           treatmentConcerns(
             journal,
             tankId,
-            { agent: ingredient, addsMgPerL: tierOf(start.options?.['tier']).capMgPerL, courseId: start.courseId },
+            { agent: ingredient, addsMgPerL: levelOf(ingredient), courseId: start.courseId },
             at,
             until,
           ),
@@ -43,6 +47,7 @@ export function startConcerns(
     ...sameFishConcerns(journal, start, tankId, at),
     ...(definition && ISOLATED.has(definition.kind) ? nearConcerns(journal, tankId) : []),
     ...syringed,
+    ...(definition ? planConcerns(journal, definition, start, tankId, at) : []),
     ...(definition
       ? roundConcerns(journal, withChosenParts(definition, start.options ?? {}), start, { at, until, tankId })
       : []),

@@ -143,6 +143,42 @@ const TALLIES: [day: number, ...spots: [number, number, number, number][]][] = [
 ]
 const LENGTHS_UM = [41, 38, 44, 40, 36, 43, 39, 42, 37, 45, 40, 41, 38, 39, 43, 42, 40, 37, 44, 41]
 
+/** How much of the sand was covered at two in the afternoon, %, from the first day of the UV on. */
+const COVERAGE = [34, 36, 31, 29, 24, 22]
+
+/** The UV course, six days in: blown off twice a day, floss out, covered sand estimated at the same hour. */
+function uvCourse(diary: Diary): void {
+  const courseId = 'hall-uv'
+  diary.on(UV_DAY, '10:50', {
+    kind: 'course-start',
+    courseId,
+    definition: 'dino-uv',
+    tanks: { main: 'hall' },
+    animalIds: [],
+    caseId: 'brown-strings',
+    readAt: '14:00',
+  })
+  const done = (day: number, time: string, step: string, ordinal: number) =>
+    diary.on(day, time, {
+      kind: 'task',
+      taskId: `${courseId}/${step}/${ordinal}`,
+      tankId: 'hall',
+      courseId,
+      state: 'done',
+    })
+  done(UV_DAY, '11:00', 'step-1-out', 0)
+  diary.on(UV_DAY, '11:10', remark('hall', 'UV on, display to display; floss daily'))
+  done(UV_DAY, '11:11', 'step-2', 0)
+  COVERAGE.forEach((value, i) => {
+    const day = UV_DAY + i
+    diary.on(day, '14:05', { kind: 'count', tankId: 'hall', measure: 'coverage', values: [value], courseId })
+    diary.on(day, '11:30', remark('hall', 'blew off rock and sand, pump to the floss'))
+    done(day, '11:31', 'step-3', i)
+    done(day, '21:31', 'step-3-evening', i)
+  })
+}
+const UV_DAY = -6
+
 function dinoflagellates(diary: Diary): void {
   diary.on(-8, '13:10', remark('hall', 'brown strings with bubbles on the sand, gone by morning, back by noon'))
   diary.on(-8, '15:30', remark('hall', 'microscope: ovals with a notch, no groove, slow: Prorocentrum'))
@@ -156,11 +192,7 @@ function dinoflagellates(diary: Diary): void {
       ...(day === TALLIES[0]![0] && { lengthsUm: LENGTHS_UM }),
     })
   diary.on(-7, '18:30', { kind: 'move', animalId: 'button', fromTankId: 'hall', toTankId: 'bucket' })
-  diary.on(-6, '11:10', remark('hall', 'UV on, display to display; floss daily'))
-  for (const day of every(1, -6, -1)) {
-    diary.on(day, '09:15', remark('hall', 'blew off rock and sand, pump to the floss'))
-    if (day > -6) diary.on(day, '21:30', remark('hall', 'blew off again, floss changed'))
-  }
+  uvCourse(diary)
   const nitrate = [0.4, 0.8, 1.2, 1.9, 2.6, 3.1]
   const phosphate = [0.01, 0.01, 0.02, 0.02, 0.03, 0.03]
   every(1, -6, -1).forEach((day, i) => {

@@ -25,6 +25,17 @@ export function studyPlanted(diary: Diary): void {
 function planaria(diary: Diary): void {
   diary.on(-98, '22:10', remark('study', 'arrow heads on the glass by torch; 14 in the trap by morning'))
   diary.on(-97, '10:00', remark('study', 'shrimp out to a bowl of their own, carbon out, air up'))
+  const courseId = 'study-planaria'
+  diary.on(-97, '10:20', {
+    kind: 'course-start',
+    courseId,
+    definition: 'planaria-fenbendazole',
+    tanks: { main: 'study' },
+    animalIds: [],
+    options: { dose: 'low', redose: 'replaced' },
+    products: { fenbendazole: 'fenben' },
+    caseId: 'arrow-heads',
+  })
   diary.on(-97, '10:30', {
     kind: 'dose',
     tankId: 'study',
@@ -34,13 +45,20 @@ function planaria(diary: Diary): void {
     unit: 'g',
     massMg: 44.4,
   })
-  for (const [day, alive] of [
-    [-97, 10],
-    [-96, 6],
-    [-95, 2],
-    [-94, 0],
+  // Half a day and more after a dose each time: worms lie still and revive.
+  for (const [day, time, alive] of [
+    [-96, '10:40', 6],
+    [-95, '10:40', 2],
+    [-94, '10:40', 0],
   ] as const)
-    diary.on(day, '20:30', { kind: 'count', tankId: 'study', what: 'jar', of: 'jar, alive of 10', values: [alive] })
+    diary.on(day, time, {
+      kind: 'count',
+      tankId: 'study',
+      measure: 'alive',
+      of: 'jar, alive of 10',
+      values: [alive],
+      courseId,
+    })
   diary.on(-96, '11:00', change('study', 40))
   diary.on(-96, '11:30', {
     kind: 'dose',
@@ -57,10 +75,12 @@ function planaria(diary: Diary): void {
     diary.on(day, '07:30', {
       kind: 'count',
       tankId: 'study',
-      what: 'pest-count',
+      measure: 'pest-count',
       of: 'planaria in the trap',
       values: [0],
+      courseId,
     })
+  diary.on(-68, '18:00', { kind: 'course-end', courseId, outcome: 'finished' })
   diary.on(
     -68,
     '18:10',

@@ -23,10 +23,12 @@ test('every track, step and rule of every definition is in it, and no id stands 
     for (const one of [...tracks, ...steps, ...rules]) expect(text).toContain(`\`${one.id}\``)
     // Of parts that exclude each other one is chosen.
     for (const chosen of choices(options)) {
-      const ids = withChosenParts(definition, chosen).tracks.map((track) => track.id)
-      expect(new Set(ids).size).toBe(ids.length)
+      const parts = withChosenParts(definition, chosen)
+      for (const list of [parts.tracks, parts.rules, parts.steps]) {
+        const ids = list.map((one) => one.id)
+        expect(new Set(ids).size).toBe(ids.length)
+      }
     }
-    expect(new Set(rules.map((rule) => rule.id)).size).toBe(rules.length)
     // What a step waits for is a rule of the same definition.
     for (const need of steps.flatMap((step) => step.needs ?? [])) expect(rules.map((rule) => rule.id)).toContain(need)
   }

@@ -22,6 +22,7 @@ const LazyBath = lazy(async () => ({ default: (await import('./BathAct.tsx')).Ba
 const LazyFeed = lazy(async () => ({ default: (await import('./FeedAct.tsx')).FeedAct }))
 const LazyDip = lazy(async () => ({ default: (await import('./DipAct.tsx')).DipAct }))
 const LazyDipCount = lazy(async () => ({ default: (await import('./DipCountAct.tsx')).DipCountAct }))
+const LazyMeasure = lazy(async () => ({ default: (await import('./MeasureAct.tsx')).MeasureAct }))
 const LazyCount = lazy(async () => ({ default: (await import('./CountAct.tsx')).CountAct }))
 
 /** The doing of each act. A test asks for one an act. */
@@ -39,7 +40,13 @@ export const ACTS: Record<Act, (props: ActProps) => ReactNode> = {
   read: ReadAct,
   count: (props) => (
     <Suspense fallback={null}>
-      {props.task.measure === 'patch-stage' ? <LazyCount {...props} /> : <LazyDipCount {...props} />}
+      {props.task.measure === 'patch-stage' ? (
+        <LazyCount {...props} />
+      ) : props.plan.dips ? (
+        <LazyDipCount {...props} />
+      ) : (
+        <LazyMeasure {...props} />
+      )}
     </Suspense>
   ),
   look: LookAct,
@@ -194,8 +201,12 @@ function TickAct(props: ActProps) {
     <>
       {task.caution && <Bar $tone="soon">{task.caution}</Bar>}
       <Line>
-        <Do onPress={() => void doIt()} isDisabled={busy || task.state === 'ahead'}>
-          {task.step === 'sterilise' ? 'Bleached, rinsed, drying' : 'Done'}
+        <Do onPress={() => void doIt()} isDisabled={busy || task.state === 'ahead' || task.waitsFor !== undefined}>
+          {task.step === 'sterilise'
+            ? 'Bleached, rinsed, drying'
+            : task.act === 'mark'
+              ? 'The treatment is over'
+              : 'Done'}
         </Do>
       </Line>
       {note}

@@ -1,6 +1,7 @@
 import { styled } from 'styled-components'
 import { ruleWord } from '../../../core/courses/task-contents.ts'
 import { isDrugPlan, type CoursePlan } from '../../../core/courses/plan.ts'
+import { byNearness } from '../../../core/courses/rules/nearness.ts'
 import { runOf, type RuleState } from '../../../core/courses/rules/rules.ts'
 import { thisInstant } from '../../frame/now.tsx'
 import { useKeeping, UnkeptNote } from '../../journal/keeping.tsx'
@@ -51,7 +52,8 @@ export function Rules({ plan }: { plan: CoursePlan }) {
   const canSay = (role: RuleState['role']) =>
     !course.ended && (role === 'gate' || (clock ? clock.state === 'complete' : plan.rounds === null))
   const run = runOf({ drug, rounds: plan.rounds, salinity: plan.salinity })
-  const rules = [...plan.rules, ...events.filter(({ state }) => state === 'holds')]
+  const listed = course.definition.kind === 'plan' ? byNearness(plan.rules) : plan.rules
+  const rules = [...listed, ...events.filter(({ state }) => state === 'holds')]
   return (
     <section>
       <Heading>Rules</Heading>

@@ -1,11 +1,10 @@
 import type { CaseTable } from '../../../core/catalogue/diagnosis/diagnosis.types.ts'
 import type { ConditionFacts } from '../../../core/diagnosis/condition-facts.ts'
 import { isChemical, nextSteps } from '../../../core/diagnosis/next-steps.ts'
-import { capital } from '../../../core/words/numbers.ts'
 import { ButtonLink } from '../../look/buttons.ts'
 import { Bar, Line, Small } from '../../look/text.ts'
 
-/** From a condition one step to what fits it: a course with its first dose worked out, or the plan in the handbook. */
+/** From a condition one step to what fits it: a course with its first dose worked out. */
 export function FurtherSteps({
   table,
   facts,
@@ -31,20 +30,17 @@ export function FurtherSteps({
   return (
     <>
       <Line $gap={8}>
-        {steps.map(({ definition, plan, label }) => (
-          <ButtonLink
-            key={definition ?? plan}
-            href={definition === undefined ? `/handbook/plans#${plan}` : start(definition)}
-          >
-            {definition === undefined ? `Plan: ${label}` : label}
+        {steps.map(({ definition, label }) => (
+          <ButtonLink key={definition} href={start(definition)}>
+            {label}
           </ButtonLink>
         ))}
       </Line>
       {steps.map(
-        ({ plan, label, caution }) =>
+        ({ definition, label, caution }) =>
           caution !== undefined && (
-            <Bar key={plan} $tone="soon">
-              {capital(label)}: {caution}.
+            <Bar key={definition} $tone="soon">
+              {label}: {caution}.
             </Bar>
           ),
       )}
@@ -53,11 +49,7 @@ export function FurtherSteps({
           One confirming check first, by microscope or by a test: a treatment of the wrong thing feeds the real pest.
         </Bar>
       )}
-      <Small>
-        {steps.some(({ definition }) => definition !== undefined)
-          ? 'Opens with its cautions and its first dose worked out; nothing starts before you say so.'
-          : 'Opens in the handbook with its steps and cautions.'}
-      </Small>
+      <Small>Opens with its cautions and its first dose worked out; nothing starts before you say so.</Small>
     </>
   )
 }

@@ -74,6 +74,7 @@ const COUNT_UP: Rule = {
 
 const CYCLE: Definition = {
   id: 'coral-dip-cycle',
+  isTreatment: true,
   kind: 'coral',
   name: 'dips against a pest',
   treats: DIP_PESTS.map(({ id }) => id),

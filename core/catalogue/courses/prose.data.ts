@@ -1,4 +1,5 @@
 import type { DefinitionProse } from './definition.ts'
+import { PLAN_PROSE } from './plan-prose.data.ts'
 
 const DEWORM_WHYS = {
   after: 'gills are calmer by then, and the fish eat',
@@ -313,4 +314,5 @@ export const PROSE: Readonly<Record<string, DefinitionProse>> = {
     ],
     source: 'outbreaks.md 5.1–5.3 and 7, peroxide-spot; further-schools.md 4',
   },
+  ...PLAN_PROSE,
 }

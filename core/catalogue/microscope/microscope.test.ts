@@ -1,7 +1,6 @@
 import { KEY, DINO_HABITS, SAMPLING } from '../handbook/microscope.data.ts'
 import { ORGANISMS } from '../handbook/organisms.data.ts'
 import { PLANS } from '../handbook/plans.data.ts'
-import { PLAN_NAMES } from '../diagnosis/plan-names.data.ts'
 import { askedSigns } from '../../diagnosis/signs.ts'
 import type { CaseTable } from '../diagnosis/diagnosis.types.ts'
 import { CELL_KINDS, cellKind } from './cell-kinds.data.ts'
@@ -115,8 +114,4 @@ test('what dinoflagellates do at night is the handbook’s, with plans that ther
     )
     for (const plan of plans) expect(PLANS.rows.some(({ id }) => id === plan)).toBe(true)
   }
-})
-
-test('every plan has a name', () => {
-  expect(Object.keys(PLAN_NAMES).sort()).toEqual(PLANS.rows.map(({ id }) => id).sort())
 })

@@ -119,6 +119,7 @@ export function compared(input: RuleInput, condition: Comparison): Judged {
       says: `${count} of ${onLast} on end`,
       is: count,
       limit: onLast,
+      near: count / onLast,
     }
   }
   if (forDays !== undefined) {
@@ -129,9 +130,22 @@ export function compared(input: RuleInput, condition: Comparison): Judged {
       says: `${days} of ${forDays} days`,
       is: days,
       limit: forDays,
+      near: days / forDays,
     }
   }
-  return { state: holds(is) ? 'holds' : 'not-yet', says: `${plain(is)} of ${plain(limit)}`, is, limit }
+  return {
+    state: holds(is) ? 'holds' : 'not-yet',
+    says: `${plain(is)} of ${plain(limit)}`,
+    is,
+    limit,
+    near: nearness(op, is, limit),
+  }
+}
+
+/** How near a value is to its limit, 0 to 1: over it, or under it, as the comparison asks. */
+function nearness(op: Op, is: number, limit: number): number {
+  const [part, whole] = op === '>' || op === '>=' ? [is, limit] : [limit, is]
+  return whole <= 0 ? 1 : Math.min(1, Math.max(0, part / whole))
 }
 
 const plain = (value: number) => Number(value.toPrecision(3))

@@ -41,6 +41,8 @@ export interface RuleState {
   /** What it is now and where its limit lies, where it compares numbers. */
   is?: number
   limit?: number
+  /** How near it is to holding, 0 to 1, where it compares numbers. */
+  near?: number
   /** What follows once it holds: of stop and escalate. */
   then?: string
 }

@@ -1,3 +1,4 @@
+import { DEFINITIONS } from '../../catalogue/courses/all-definitions.ts'
 import { definitionById } from '../../catalogue/courses/definitions.ts'
 import { dipPaceOf, dipPestById, plannedIntervalDays } from '../../catalogue/corals/dip-pace.ts'
 import { PROSE } from '../../catalogue/courses/prose.data.ts'
@@ -344,7 +345,8 @@ describe('coral quarantine: quarantine.md 7.5', () => {
 
 test('every definition has its prose, and every choice its reason', () => {
   for (const id of Object.keys(PROSE)) expect(definitionById(id)).toBeDefined()
-  for (const id of ['coral-76', 'coral-45', 'coral-dip-cycle', 'qt-c-hybrid', 'fallow-76']) {
+  const plans = DEFINITIONS.filter(({ kind }) => kind === 'plan').map(({ id }) => id)
+  for (const id of ['coral-76', 'coral-45', 'coral-dip-cycle', 'qt-c-hybrid', 'fallow-76', ...plans]) {
     const { options } = definitionById(id)!
     for (const option of options)
       for (const choice of option.choices)

@@ -70,6 +70,17 @@ export function isRealChange(measure: CountMeasure, first: number, last: number)
   return true
 }
 
+/** How far a single round may be off, for its bar: outbreaks.md 7. */
+export const measureNoise = (measure: CountMeasure, value: number): number =>
+  measure === 'coverage'
+    ? COVERAGE_NOISE
+    : measure === 'edge-mm'
+      ? EDGE_MM
+      : COUNTED.has(measure)
+        ? Math.sqrt(Math.max(0, value))
+        : 0
+
+const COVERAGE_NOISE = 10
 const COVERAGE_POINTS = 14
 const EDGE_MM = 0.5
 const COUNTED: ReadonlySet<CountMeasure> = new Set(['pest-count', 'left', 'removed', 'came-off', 'cells'])

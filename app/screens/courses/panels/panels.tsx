@@ -6,6 +6,7 @@ import { DipsPanel } from './DipsPanel.tsx'
 import { DosesPanel } from './DosesPanel.tsx'
 import { DrugPanel } from './DrugPanel.tsx'
 import { FishlessPanel } from './FishlessPanel.tsx'
+import { MeasurePanel } from './MeasurePanel.tsx'
 import { MovesPanel } from './MovesPanel.tsx'
 import { PatchPanel } from './PatchPanel.tsx'
 import { SalinityPanel } from './SalinityPanel.tsx'
@@ -13,11 +14,11 @@ import { WatchPanel } from './WatchPanel.tsx'
 
 /** What kinds of track there are, as their panels tell them apart. */
 export type PanelKind =
-  'drug' | 'no-signs' | 'no-fish' | 'salinity' | 'elapsed' | 'move' | 'bath' | 'dose' | 'dip' | 'series'
+  'drug' | 'no-signs' | 'no-fish' | 'salinity' | 'elapsed' | 'move' | 'bath' | 'dose' | 'dip' | 'series' | 'measure'
 
 /** Which panel a track has. */
 export const panelKindOf = (track: Track): PanelKind =>
-  track.kind === 'hold' ? track.by : track.kind === 'rounds' ? track.of : 'series'
+  track.kind === 'hold' ? track.by : track.kind === 'rounds' ? track.of : track.kind
 
 /** A panel a track kind. Baths stand among the moves that they go with. */
 export const PANELS: Record<PanelKind, (plan: CoursePlan, trackId: string) => ReactNode> = {
@@ -33,5 +34,9 @@ export const PANELS: Record<PanelKind, (plan: CoursePlan, trackId: string) => Re
   dip: (plan) => (plan.dips ? <DipsPanel plan={plan} dips={plan.dips} /> : null),
   salinity: (plan) => (plan.salinity ? <SalinityPanel plan={plan} salinity={plan.salinity} /> : null),
   elapsed: (plan) => (plan.elapsed ? <DaysPanel plan={plan} elapsed={plan.elapsed} /> : null),
+  measure: (plan, trackId) =>
+    plan.measures
+      .filter(({ track }) => track.id === trackId)
+      .map((measure) => <MeasurePanel key={trackId} plan={plan} measure={measure} />),
   series: (plan) => (plan.series ? <PatchPanel plan={plan} series={plan.series} /> : null),
 }

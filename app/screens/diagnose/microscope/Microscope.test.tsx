@@ -211,8 +211,9 @@ describe('what follows', () => {
     }
     const { user, lines } = await open('next?case=k', confirmed)
     expect(await screen.findByText(/reports differ/)).toBeInTheDocument()
-    const plans = () => screen.getAllByRole('link', { name: /^Plan:/ }).map(({ textContent }) => textContent)
-    expect(plans()[0]).toMatch(/silicate/)
+    const plans = () =>
+      screen.getAllByRole('link', { name: /against dinoflagellates/ }).map(({ textContent }) => textContent)
+    expect(plans()[0]).toMatch(/^Silicate/)
     await user.click(button('The jar is in the dark now'))
     await waitFor(() => expect(lines('case-mark').at(-1)).toMatchObject({ mark: 'night-test' }))
     expect(await screen.findByText(/^In the dark since .*; look /)).toBeInTheDocument()

@@ -46,6 +46,7 @@ const doubled = (parameter: string, least: number): Condition => ({
 export const FILM_PLANS: readonly Definition[] = [
   planOf({
     id: 'cyano-fresh-blackout',
+    isTreatment: true,
     name: 'blackout and peroxide against blue-green slime',
     treats: ['cyano-fresh'],
     water: 'freshwater',
@@ -107,6 +108,7 @@ export const FILM_PLANS: readonly Definition[] = [
   }),
   planOf({
     id: 'blackout-marine',
+    isTreatment: true,
     name: 'blackout',
     treats: ['cyano-marine', 'dino-ostreopsis', 'dino-coolia'],
     water: 'marine',
@@ -170,6 +172,7 @@ export const FILM_PLANS: readonly Definition[] = [
   }),
   planOf({
     id: 'dino-uv',
+    isTreatment: true,
     name: 'UV against dinoflagellates',
     treats: ['dino-ostreopsis', 'dino-prorocentrum', 'dino-coolia', 'dino-amphidinium-small', 'dino-gambierdiscus'],
     water: 'marine',
@@ -253,6 +256,7 @@ export const FILM_PLANS: readonly Definition[] = [
   }),
   planOf({
     id: 'dino-sand',
+    isTreatment: true,
     name: 'silicate against dinoflagellates of the sand',
     treats: ['dino-amphidinium-large', 'dino-amphidinium-small', 'dino-prorocentrum'],
     water: 'marine',
@@ -342,6 +346,7 @@ export const FILM_PLANS: readonly Definition[] = [
   }),
   planOf({
     id: 'siphonous-fluconazole',
+    isTreatment: true,
     name: 'fluconazole against bryopsis and derbesia',
     treats: ['bryopsis', 'derbesia'],
     water: 'marine',

@@ -42,6 +42,7 @@ const CORAL_SHUT = 'Has a coral been shut for over 24 h?'
 export const PEROXIDE_PLANS: readonly Definition[] = [
   {
     id: 'peroxide-spot',
+    isTreatment: true,
     kind: 'plan',
     name: 'peroxide on spots',
     treats: ['staghorn-algae', 'gha-marine', 'black-beard-algae', 'hair-algae-fresh'],
@@ -132,6 +133,7 @@ export const PEROXIDE_PLANS: readonly Definition[] = [
   },
   planOf({
     id: 'peroxide-emersed',
+    isTreatment: true,
     name: 'peroxide out of the water',
     treats: ['black-beard-algae', 'cladophora-fresh'],
     water: 'freshwater',
@@ -167,6 +169,7 @@ export const PEROXIDE_PLANS: readonly Definition[] = [
   }),
   planOf({
     id: 'peroxide-bench',
+    isTreatment: true,
     name: 'peroxide at the bench',
     treats: ['turf-algae', 'bryopsis', 'hydroids'],
     water: 'marine',
@@ -204,6 +207,7 @@ export const PEROXIDE_PLANS: readonly Definition[] = [
   }),
   planOf({
     id: 'turf-in-tank',
+    isTreatment: true,
     name: 'turf and slime in the tank',
     treats: ['cyano-marine', 'turf-algae', 'gha-marine'],
     water: 'marine',
@@ -253,6 +257,7 @@ export const PEROXIDE_PLANS: readonly Definition[] = [
   }),
   planOf({
     id: 'peroxide-lift-and-spot',
+    isTreatment: true,
     name: 'peroxide, lifted out and by syringe',
     treats: ['black-beard-algae', 'staghorn-algae'],
     water: 'freshwater',
@@ -305,6 +310,7 @@ export const PEROXIDE_PLANS: readonly Definition[] = [
   }),
   planOf({
     id: 'peroxide-tank',
+    isTreatment: true,
     name: 'peroxide in the whole tank',
     treats: ['hair-algae-fresh', 'green-dust-algae'],
     water: 'freshwater',

@@ -53,6 +53,7 @@ export const PEST_PLANS: readonly Definition[] = [
   }),
   planOf({
     id: 'planaria-fenbendazole',
+    isTreatment: true,
     name: 'fenbendazole against planaria',
     treats: ['planaria', 'hydra-fresh'],
     water: 'freshwater',
@@ -177,6 +178,7 @@ export const PEST_PLANS: readonly Definition[] = [
   }),
   planOf({
     id: 'anemone-mop-up',
+    isTreatment: true,
     name: 'stragglers of pest anemones',
     treats: ['aiptasia', 'majano'],
     water: 'marine',

@@ -1,0 +1,108 @@
+import type { Definition } from '../catalogue/courses/definitions.ts'
+import { coursesOf, type Course } from '../courses/course.ts'
+import { fullCourseName } from '../courses/names.ts'
+import { animalLabel, residentsOf } from '../household/animals.ts'
+import type { ContentOf } from '../journal/entry.ts'
+import type { Journal } from '../journal/journal.ts'
+import { MS_PER_DAY } from '../time/zone.ts'
+import type { Concern } from './concerns.ts'
+
+/** Between two plans that treat a tank so many days pass: outbreaks.md 1, two-plans-at-once. */
+const GAP_DAYS = 7
+
+/** Procedures that put a chemical on what they treat. */
+const CHEMICAL_PROCEDURES: ReadonlySet<string> = new Set(['peroxide-emersed', 'peroxide-bench', 'cyano-peroxide'])
+
+/** Whether a plan treats with a chemical: the wrong one feeds the real pest. */
+export const isChemicalPlan = ({ isTreatment, steps }: Definition): boolean =>
+  isTreatment === true && steps.some(({ act, procedure }) => act === 'dose' || CHEMICAL_PROCEDURES.has(procedure ?? ''))
+
+/** Other plans that treat the tank, or did within the last days. */
+function twoTreatments(journal: Journal, courseId: string, tankId: string, at: number): Concern[] {
+  const isNear = ({ id, definition, ended, startedAt, tankId: where }: Course) =>
+    id !== courseId &&
+    where === tankId &&
+    definition.isTreatment === true &&
+    startedAt <= at &&
+    (ended === null || at - ended.at < GAP_DAYS * MS_PER_DAY)
+  return coursesOf(journal)
+    .filter(isNear)
+    .map((course) => ({
+      rule: 'two-treatments',
+      severity: 'block' as const,
+      what:
+        course.ended === null
+          ? `${fullCourseName(course)} treats the same tank`
+          : `${fullCourseName(course)} ended less than ${GAP_DAYS} days ago`,
+      reason: 'nobody knows what worked, and what each does to oxygen and animals adds up: one at a time, a week apart',
+      override: 'reason' as const,
+    }))
+}
+
+/** A cause that was confirmed in a case of the tank, which the plan is for. */
+const isConfirmed = (journal: Journal, tankId: string, treats: readonly string[]): boolean =>
+  journal
+    .ofKind('case-start')
+    .some(
+      ({ content }) =>
+        content.tankId === tankId &&
+        journal
+          .about(`case:${content.caseId}`)
+          .some(
+            ({ content: mark, struck }) =>
+              !struck && mark.kind === 'case-mark' && mark.mark === 'confirmed' && treats.includes(mark.cause ?? ''),
+          ),
+    )
+
+/** A choice that is not for some of those who live in the tank: nine days in the dark with anemones. */
+function choiceConcerns(
+  journal: Journal,
+  { options }: Definition,
+  start: ContentOf<'course-start'>,
+  tankId: string,
+): Concern[] {
+  const residents = residentsOf(journal, tankId)
+  return options.flatMap(({ id, choices }): Concern[] => {
+    const choice = choices.find((one) => one.id === start.options?.[id])
+    const suffer = residents.filter(({ group }) => choice?.notWith?.includes(group))
+    return suffer.length === 0
+      ? []
+      : [
+          {
+            rule: 'choice-not-with',
+            severity: 'block',
+            what: `${choice!.label} with ${suffer.map(animalLabel).join(', ')}`,
+            reason: 'never with small-polyp corals, clams or anemones',
+            override: 'reason',
+          },
+        ]
+  })
+}
+
+/**
+ * What speaks against a plan for an outbreak: another one that treats the same tank, a chemical before anything was confirmed, a
+ * choice that those in the tank do not bear. Emergencies are no treatment plans and wait for nothing.
+ */
+export function planConcerns(
+  journal: Journal,
+  definition: Definition,
+  start: ContentOf<'course-start'>,
+  tankId: string,
+  at: number,
+): Concern[] {
+  return [
+    ...(definition.isTreatment === true ? twoTreatments(journal, start.courseId, tankId, at) : []),
+    ...(isChemicalPlan(definition) && !isConfirmed(journal, tankId, definition.treats)
+      ? [
+          {
+            rule: 'confirm-first',
+            severity: 'block' as const,
+            what: 'Nothing was confirmed yet',
+            reason: 'one check first, by microscope, touch or test: a treatment of the wrong thing feeds the real pest',
+            override: 'reason' as const,
+          },
+        ]
+      : []),
+    ...choiceConcerns(journal, definition, start, tankId),
+  ]
+}
