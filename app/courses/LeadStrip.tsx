@@ -108,6 +108,9 @@ export function LeadStrip({ plan, zone, now, small = false }: StripProps) {
   return <ScoredDays height={height} plan={plan} day={series.day} scored={scored} words="scored" now={now} />
 }
 
+/** Days that are drawn one by one. */
+const MOST_CELLS = 31
+
 /** A plan day by day: on which days something was counted or scored. */
 function ScoredDays({
   height,
@@ -125,12 +128,11 @@ function ScoredDays({
   now: number
 }) {
   const days = Math.max(course.requiredDays, Math.ceil((now - course.startedAt) / MS_PER_DAY))
+  const said = `day ${day} of ${course.requiredDays}; ${words} on ${plural(scored.size, 'day')}`
+  // More days than can be told apart are one bar.
+  if (days > MOST_CELLS) return <DayBar height={height} share={Math.min(1, day / days)} words={said} />
   return (
-    <Cells
-      $height={height}
-      role="img"
-      aria-label={`day ${day} of ${course.requiredDays}; ${words} on ${plural(scored.size, 'day')}`}
-    >
+    <Cells $height={height} role="img" aria-label={said}>
       {Array.from({ length: days }, (_, one) => (
         <Cell key={one} $look={scored.has(one) ? 'solid' : one < day ? 'gap' : 'hatched'} />
       ))}

@@ -79,7 +79,7 @@ export function planCourse(
         parameter,
         result: { kind: 'value', value },
         unit,
-      } as ContentOf<'reading'>),
+      }),
     count: (day: number, measure: NonNullable<ContentOf<'count'>['measure']>, value: number) =>
       write({ kind: 'count', ...at(day), tankId: 'tank', measure, values: [value], courseId: 'p' }),
     stage: (day: number, scores: Record<string, number>) =>

@@ -45,7 +45,7 @@ export function MeasurePanel({ plan, measure }: { plan: CoursePlan; measure: Mea
             </Figure>
           )}
         </span>
-        <Legend>solid: counted; hatched: expected</Legend>
+        <Legend>solid: counted; dashed: expected</Legend>
       </Heading>
       {rounds.length === 0 ? (
         <Small>Nothing counted yet: the first round is what every later one is held against.</Small>
