@@ -4,6 +4,7 @@ import type { Definition } from './definition.ts'
 import { addDefinitions } from './definitions.ts'
 import { FALLOW_COURSES } from './fallow.data.ts'
 import { FURTHER_SCHOOLS } from './further-schools.data.ts'
+import { CONDITION_PLANS } from './plans/conditions.data.ts'
 import { DECLINE_PLANS } from './plans/decline.data.ts'
 import { FILM_PLANS } from './plans/films.data.ts'
 import { PEROXIDE_PLANS } from './plans/peroxide.data.ts'
@@ -26,6 +27,7 @@ export const DEFINITIONS: readonly Definition[] = [
   ...CORAL_COURSES,
   ...PEROXIDE_PLANS,
   ...FILM_PLANS,
+  ...CONDITION_PLANS,
   ...PEST_PLANS,
   ...DECLINE_PLANS,
 ]

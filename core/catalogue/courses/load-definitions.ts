@@ -46,12 +46,11 @@ export const DEFINITION_FILES: readonly DefinitionFile[] = [
     load: async () => (await import('./plans/peroxide.data.ts')).PEROXIDE_PLANS,
   },
   {
+    ids: ['cyano-fresh-blackout', 'blackout-marine', 'dino-uv', 'dino-sand', 'siphonous-fluconazole'],
+    load: async () => (await import('./plans/films.data.ts')).FILM_PLANS,
+  },
+  {
     ids: [
-      'cyano-fresh-blackout',
-      'blackout-marine',
-      'dino-uv',
-      'dino-sand',
-      'siphonous-fluconazole',
       'cyano-marine-conditions',
       'algae-manual-grazers',
       'fresh-conditions',
@@ -59,7 +58,7 @@ export const DEFINITION_FILES: readonly DefinitionFile[] = [
       'bloom-aerate',
       'watch-wait',
     ],
-    load: async () => (await import('./plans/films.data.ts')).FILM_PLANS,
+    load: async () => (await import('./plans/conditions.data.ts')).CONDITION_PLANS,
   },
   {
     ids: [

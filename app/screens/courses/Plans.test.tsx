@@ -1,0 +1,193 @@
+import { screen, waitFor, within } from '@testing-library/react'
+import type { Content } from '../../../core/journal/entry.ts'
+import { sampleOf } from '../../../scripts/testing/app.tsx'
+import { fromNow } from '../../../scripts/testing/arrivals.ts'
+import { openScreens } from '../../../scripts/testing/screens.tsx'
+import { CoursePage } from './CoursePage.tsx'
+import { StartCourse } from './start/StartCourse.tsx'
+
+jest.mock('./ConcentrationChart.tsx', () => ({ __esModule: true, default: () => null }))
+
+const DAY = 24 * 60
+const tank = (tankId: string, water: 'marine' | 'freshwater', litres: number): Content => ({
+  kind: 'tank-setup',
+  happened: fromNow(-90 * DAY),
+  tankId,
+  name: tankId === 'reef' ? 'Reef' : 'Study',
+  water,
+  role: 'display',
+  sheet: { shape: { kind: 'known', litres } },
+})
+const HOUSE: Content[] = [
+  tank('reef', 'marine', 300),
+  tank('study', 'freshwater', 100),
+  {
+    kind: 'product-setup',
+    happened: fromNow(-50 * DAY),
+    productId: 'fen',
+    name: 'fenbendazole 22 %',
+    ingredient: 'fenbendazole',
+    strength: { kind: 'powder', activeFraction: 0.22 },
+    measure: { tool: 'scale', step: 0.01 },
+  },
+]
+const start = (definition: string, daysAgo: number, extra: object = {}): Content => ({
+  kind: 'course-start',
+  happened: fromNow(-daysAgo * DAY),
+  courseId: 'p',
+  definition,
+  tanks: { main: 'reef' },
+  animalIds: [],
+  readAt: '00:00',
+  ...extra,
+})
+const count = (daysAgo: number, measure: string, value: number): Content =>
+  ({
+    kind: 'count',
+    happened: fromNow(-daysAgo * DAY),
+    tankId: 'reef',
+    measure,
+    values: [value],
+    courseId: 'p',
+  }) as Content
+const rock = (partId: string): Content => ({
+  kind: 'part-setup',
+  happened: fromNow(-9 * DAY),
+  partId,
+  tankId: 'reef',
+  what: 'rock',
+  name: `rock ${partId}`,
+})
+const open = (path: string, ...contents: Content[]) =>
+  openScreens(
+    { '/courses/new': <StartCourse />, '/courses/:courseId': <CoursePage /> },
+    ['course-start', 'count', 'course-mark', 'task'],
+    sampleOf(...HOUSE, ...contents),
+    path,
+  )
+
+describe('a plan on its page', () => {
+  test('its measure stands against what is expected, with what it means', async () => {
+    await open('/courses/p', start('dino-uv', 11), count(11, 'cells', 20), count(1, 'cells', 18))
+    expect(await screen.findByText(/^20 at first, 18 .*; at most 10 expected by now: no real change/)).toBeVisible()
+    expect(screen.getByText(/cells not halved by day 10: the genus again/)).toBeVisible()
+  })
+
+  test('the stop rule that is nearest stands first, with how near it is', async () => {
+    const reading = (daysAgo: number, parameter: string, value: number): Content => ({
+      kind: 'reading',
+      happened: fromNow(-daysAgo * DAY),
+      tankId: 'reef',
+      parameter,
+      result: { kind: 'value', value },
+      unit: 'mg/L',
+    })
+    await open('/courses/p', start('blackout-marine', 1), reading(1.5, 'no3', 8), reading(0.1, 'no3', 17))
+    const said = await screen.findAllByText(/nitrate over twice the start, and over 15 mg\/L: end it early/)
+    const list = within(said.at(-1)!.closest('ul')!).getAllByRole('listitem')
+    expect(list[0]).toHaveTextContent(/nitrate over twice the start.*17 of 16/)
+  })
+
+  test('a count of the whole tank is one number; nothing typed is said, and not logged', async () => {
+    const { user, lines } = await open('/courses/p', start('water-clear', 0.2))
+    await user.click((await screen.findAllByRole('button', { name: 'Log the count' }))[0]!)
+    expect(await screen.findByText('a number in cm, 0 where there is none')).toBeVisible()
+    await user.type(screen.getAllByLabelText('seen through the water')[0]!, '35')
+    await user.click(screen.getAllByRole('button', { name: 'Log the count' })[0]!)
+    await waitFor(() =>
+      expect(lines('count').at(-1)).toMatchObject({
+        measure: 'visibility-cm',
+        values: [35],
+        courseId: 'p',
+        tankId: 'reef',
+      }),
+    )
+  })
+
+  test('rocks are counted one by one, with a press each, and logged at one press', async () => {
+    const { user, lines } = await open('/courses/p', start('bubble-rock', 7.1), rock('a'), rock('b'))
+    await user.click((await screen.findAllByRole('button', { name: /^one more .*, rock a$/ }))[0]!)
+    expect(screen.getAllByRole('button', { name: 'Log 1 of 2' })[0]).toBeVisible()
+    await user.click(screen.getAllByRole('button', { name: /^one more .*, rock b$/ })[0]!)
+    await user.click(screen.getAllByRole('button', { name: 'Log the count' })[0]!)
+    await waitFor(() =>
+      expect(lines('count').at(-1)).toMatchObject({
+        measure: 'pest-count',
+        parts: [
+          { partId: 'a', value: 1 },
+          { partId: 'b', value: 1 },
+        ],
+      }),
+    )
+  })
+
+  test('hands-on steps lead to the bench, what is worked out elsewhere to its page', async () => {
+    await open('/courses/p', start('dino-uv', 0.2))
+    const links = await screen.findAllByRole('link', { name: 'step by step at the bench' })
+    expect(links[0]!.getAttribute('href')).toMatch(
+      /^\/bench\/begin\/siphon-and-blow\?tank=reef&course=p&task=p%2Fstep-3/,
+    )
+    expect(screen.getByRole('link', { name: 'work it out by what is taken up' })).toHaveAttribute(
+      'href',
+      '/water/correct?tank=reef',
+    )
+  })
+
+  test('the end is marked, and what follows counts from it', async () => {
+    const { user, lines } = await open('/courses/p', start('blackout-marine', 3))
+    await user.click(await screen.findByRole('button', { name: 'The treatment is over' }))
+    await waitFor(() => expect(lines('course-mark').at(-1)).toMatchObject({ courseId: 'p', anchor: 'end' }))
+    expect(await screen.findByText('Uncover in room light, count heads, change water back to the start')).toBeVisible()
+  })
+})
+
+describe('before a plan begins', () => {
+  test('a chemical one waits for one confirming check, or a written reason', async () => {
+    const { user, lines } = await open('/courses/new?definition=planaria-fenbendazole&tank=study')
+    expect(await screen.findByText(/Nothing was confirmed yet/)).toBeVisible()
+    await user.click(screen.getByRole('button', { name: 'Start the course' }))
+    expect(lines('course-start')).toEqual([])
+  })
+  test('a case that confirms it opens the way', async () => {
+    const found: Content[] = [
+      {
+        kind: 'case-start',
+        happened: fromNow(-2 * DAY),
+        caseId: 'k',
+        tankId: 'study',
+        animalIds: [],
+        table: 'coral-and-pests',
+      } as Content,
+      {
+        kind: 'case-mark',
+        happened: fromNow(-DAY),
+        caseId: 'k',
+        tankId: 'study',
+        mark: 'confirmed',
+        cause: 'planaria',
+      },
+    ]
+    await open('/courses/new?definition=planaria-fenbendazole&tank=study', ...found)
+    expect(await screen.findByRole('button', { name: 'Start the course' })).toBeVisible()
+    expect(screen.queryByText(/Nothing was confirmed yet/)).toBeNull()
+  })
+  test('two that treat the same tank are a week apart', async () => {
+    await open('/courses/new?definition=blackout-marine&tank=reef', start('dino-uv', 5))
+    expect(await screen.findByText(/UV against dinoflagellates treats the same tank/)).toBeVisible()
+  })
+  test('nine days in the dark are not for small-polyp corals', async () => {
+    const { user } = await open('/courses/new?definition=blackout-marine&tank=reef', {
+      kind: 'arrival',
+      happened: fromNow(-30 * DAY),
+      animalId: 'monti',
+      tankId: 'reef',
+      species: 'Montipora plate',
+      group: 'coral-sps',
+      count: 1,
+    })
+    const days = await screen.findByLabelText('Days in the dark')
+    expect(screen.queryByText(/never with small-polyp corals, clams or anemones \(/)).toBeNull()
+    await user.selectOptions(days, '9')
+    expect(await screen.findByText(/nine days with Montipora plate/)).toBeVisible()
+  })
+})

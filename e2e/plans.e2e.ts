@@ -1,0 +1,160 @@
+import { expect, test, type Page } from '@playwright/test'
+import type { Content } from '../core/journal/entry.ts'
+import { log, logLine } from './support/app.ts'
+import { axe } from './support/axe.ts'
+import { seedMine } from './support/seed.ts'
+
+test.use({ timezoneId: 'Europe/London' })
+
+const ORIGIN = Date.parse('2026-11-02T12:00:00Z')
+const HOUR = 3_600_000
+const at = (hours: number) => ({ happened: new Date(ORIGIN + hours * HOUR).toISOString() })
+
+const HOUSEHOLD: Content = {
+  kind: 'household',
+  ...at(-240),
+  timeZone: 'Europe/London',
+  units: { volume: 'L', length: 'cm', temperature: 'C', salinity: 'psu', alkalinity: 'dKH' },
+}
+const tank = (tankId: string, name: string, water: 'marine' | 'freshwater', litres: number): Content => ({
+  kind: 'tank-setup',
+  ...at(-240),
+  tankId,
+  name,
+  water,
+  role: 'display',
+  sheet: { shape: { kind: 'known', litres } },
+})
+
+const clockOf =
+  (page: Page) =>
+  async (hours: number, path: string | null = null) => {
+    await page.clock.setSystemTime(ORIGIN + hours * HOUR)
+    if (path !== null) {
+      await page.goto(path)
+      await expect(logLine(page)).toBeVisible()
+    }
+  }
+
+test('S16, the dark: tested before, covered at the bench, ended by its rule, uncovered, and the light brought back', async ({
+  page,
+}) => {
+  test.setTimeout(240_000)
+  page.setDefaultTimeout(20_000)
+  const go = clockOf(page)
+  await page.clock.install({ time: ORIGIN })
+  await page.clock.resume()
+  await seedMine(page, [HOUSEHOLD, tank('reef', 'Reef', 'marine', 300)])
+
+  await go(0, '/courses/new?definition=blackout-marine&tank=reef')
+  await page.getByRole('button', { name: 'Start the course' }).click()
+  await expect(page.getByRole('heading', { name: 'Blackout', level: 1 })).toBeVisible()
+  expect(await axe(page)).toEqual([])
+
+  // The start is tested; how much is covered is one number.
+  await go(0.5, '/')
+  await log(page, 'reef no3 8 po4 .06 tan 0 alk 8')
+  await go(0.6, '/courses')
+  await page
+    .getByRole('link', { name: /Blackout/ })
+    .first()
+    .click()
+  await page.getByLabel('covered').first().fill('60')
+  await page.getByRole('button', { name: 'Log the count' }).first().click()
+  await expect(page.getByText('60 %').first()).toBeVisible()
+
+  // Covered at the bench: what stays off is the treatment, and owed to nobody.
+  await page.getByRole('link', { name: 'step by step at the bench' }).first().click()
+  await page.getByRole('button', { name: 'Begin at Reef' }).click()
+  const next = page.getByRole('button', { name: 'Done, next' })
+  for (const words of ['Nitrate, phosphate and ammonia tested', 'Loose film siphoned', 'Lamps off at the plug']) {
+    await expect(page.getByText(new RegExp(`^${words}`)).first()).toBeVisible()
+    await next.click()
+  }
+  await page.getByRole('button', { name: 'one more, animals seen' }).click()
+  await next.click()
+  for (const words of ['Opaque sheets', 'Cover on', 'CO2 off', 'Air on']) {
+    await expect(page.getByText(new RegExp(`^${words}`)).first()).toBeVisible()
+    await next.click()
+  }
+  await page.getByRole('button', { name: 'Close it' }).click()
+  await page.getByRole('link', { name: 'To the course' }).click()
+  await expect(page.getByText('Cover all sides and the sump')).toHaveCount(0)
+
+  // A day on nitrate has more than doubled: the stop stands first, and its end is marked.
+  await go(26, '/')
+  await log(page, 'reef no3 17 po4 .07')
+  await page
+    .getByRole('link', { name: /Blackout/ })
+    .first()
+    .click()
+  await expect(page.getByText(/nitrate over twice the start, and over 15 mg\/L: end it early/).first()).toBeVisible()
+  await page.getByRole('button', { name: 'The treatment is over' }).click()
+  await expect(page.getByText('Uncover in room light, count heads, change water back to the start')).toBeVisible()
+  await go(50)
+  await page.reload()
+  await expect(page.getByText('Light 30 %, then ten points more each day').first()).toBeVisible()
+  expect(await page.evaluate(() => document.documentElement.scrollWidth - innerWidth)).toBe(0)
+  expect(await axe(page)).toEqual([])
+})
+
+test('S15, planaria: asked to confirm first, dosed by the net volume, half changed at the bench, the jar counted twelve hours on', async ({
+  page,
+}) => {
+  test.setTimeout(240_000)
+  page.setDefaultTimeout(20_000)
+  const go = clockOf(page)
+  await page.clock.install({ time: ORIGIN })
+  await page.clock.resume()
+  await seedMine(page, [
+    HOUSEHOLD,
+    tank('study', 'Study', 'freshwater', 100),
+    {
+      kind: 'product-setup',
+      ...at(-240),
+      productId: 'fen',
+      name: 'fenbendazole 22 %',
+      ingredient: 'fenbendazole',
+      strength: { kind: 'powder', activeFraction: 0.22 },
+      measure: { tool: 'scale', step: 0.01 },
+    },
+    { kind: 'part-setup', ...at(-3), partId: 'jar', tankId: 'study', what: 'jar', name: 'jar' },
+  ])
+  await go(0, '/courses/new?definition=planaria-fenbendazole&tank=study')
+  await expect(page.getByText(/Nothing was confirmed yet/).first()).toBeVisible()
+  for (const field of await page.getByRole('textbox', { name: /why/i }).all())
+    await field.fill('arrow heads seen by torch')
+  await page.getByRole('button', { name: 'Start the course' }).click()
+  await expect(page.getByRole('heading', { name: 'Fenbendazole against planaria' })).toBeVisible()
+
+  // 0.55 mg/L in 100 L is 55 mg: 0.25 g of 22 % powder.
+  await expect(page.getByText('0.25 g').first()).toBeVisible()
+  await page.getByRole('button', { name: /Log 0.25 g/ }).click()
+
+  // Half a change at the bench on the next day: the replaced half is 0.13 g by the scale's step of the whole.
+  await go(26, '/courses')
+  await page
+    .getByRole('link', { name: /Fenbendazole/ })
+    .first()
+    .click()
+  const bench = page.getByRole('link', { name: 'step by step at the bench' }).last()
+  await bench.click()
+  for (const field of await page.getByRole('textbox', { name: /why/i }).all()) await field.fill('as the course says')
+  await page.getByRole('button', { name: 'Begin at Study' }).click()
+  const next = page.getByRole('button', { name: 'Done, next' })
+  await expect(page.getByText('50 L').first()).toBeVisible()
+  await next.click()
+  for (let i = 0; i < 3; i++) await page.getByRole('button', { name: 'one more, alive of ten' }).click()
+  await next.click()
+  await page.getByLabel('changed').fill('50')
+  await next.click()
+  await expect(page.getByText(/for the replaced half/)).toBeVisible()
+  await next.click()
+  await next.click()
+  await next.click()
+  await page.getByRole('button', { name: 'Close it' }).click()
+  await page.getByRole('link', { name: 'To the course' }).click()
+  await expect(page.getByText('Alive of ten in the jar').first()).toBeVisible()
+  await expect(page.getByText('3', { exact: true }).first()).toBeVisible()
+  expect(await axe(page)).toEqual([])
+})
