@@ -47,6 +47,21 @@ async function runBag(page: Page): Promise<void> {
   await page.getByRole('heading', { level: 1 }).evaluate((heading) => heading.scrollIntoView({ block: 'center' }))
 }
 
+/** A dip round with two corals in the dip. */
+async function beginDips(page: Page): Promise<void> {
+  const press = (name: string) => page.getByRole('button', { name, exact: true }).click()
+  await page.getByRole('radio', { name: 'iodine' }).check()
+  await page.getByLabel('Water in one tub').fill('4')
+  await press('Begin at Frag tub')
+  await press('Done, next')
+  await page.getByLabel('the tub').fill('25')
+  for (let i = 0; i < 3; i++) await press('Done, next')
+  await press('Start 5 min')
+  await page.waitForTimeout(3000)
+  await press('Start 5 min')
+  await page.waitForTimeout(500)
+}
+
 const VIEWPORTS = { desk: { width: 1280, height: 800 }, phone: { width: 390, height: 844 } }
 
 const VIEWS: readonly View[] = [
@@ -57,13 +72,13 @@ const VIEWS: readonly View[] = [
     device: 'desk',
     before: (page) => page.getByRole('combobox', { name: /Log line/ }).fill('quar cu 2.16'),
   },
-  { name: 'ledger-night', path: '/', look: 'night', device: 'desk' },
+  { name: 'bench-phone', path: '/bench/begin/coral-dip?tank=frag', look: 'paper', device: 'phone', before: beginDips },
   { name: 'ledger-phone', path: '/', look: 'night', device: 'phone' },
   { name: 'fallow', path: '/courses/frags-fallow', look: 'paper', device: 'desk' },
   { name: 'course-paper', path: '/courses/copper-quar', look: 'paper', device: 'desk' },
   { name: 'water', path: '/water/charts?tank=hall', look: 'night', device: 'desk' },
   { name: 'lab', path: '/water/files?tank=hall', look: 'paper', device: 'desk' },
-  { name: 'course-start', path: '/courses/new?tank=hall', look: 'paper', device: 'desk' },
+  { name: 'outbreak', path: '/courses/hall-uv', look: 'night', device: 'desk' },
   { name: 'tank', path: '/tanks/hall', look: 'paper', device: 'desk' },
   {
     name: 'diagnose',
