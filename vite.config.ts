@@ -13,7 +13,7 @@ export default defineConfig({
     chunkSizeWarningLimit: 700,
     // What most screens share comes in one file: small files pack badly, and each is a request of its own.
     rolldownOptions: {
-      output: { codeSplitting: { groups: [{ name: 'shared', test: /\/core\//, minShareCount: 20 }] } },
+      output: { codeSplitting: { groups: [{ name: 'shared', test: /\/core\//, minShareCount: 18 }] } },
     },
   },
   // Every browser that this runs in has promises of its own: without the stand-in it is a KB less.

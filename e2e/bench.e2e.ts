@@ -60,6 +60,8 @@ test('S10 at the bench: a brown-jelly cut on the phone, its clocks, a reload in 
   await expect(page.getByText(/time is up/).first()).toBeVisible()
   await expect.poll(() => rings(page)).toBeGreaterThan(before)
   expect(await axe(page)).toEqual([])
+  await page.emulateMedia({ colorScheme: 'dark' })
+  expect(await axe(page)).toEqual([])
   await next(page).click()
   // On another screen what is still off stands at the top, and leads back.
   await page.goto('/water')

@@ -152,8 +152,8 @@ test('S10: a brown-jelly head at night, on the phone: the first ten minutes are 
     .getByRole('button', { name: /what helps/ })
     .first()
     .click()
-  await ranked(page).getByRole('link', { name: 'Plan: brown jelly' }).click()
-  await expect(page).toHaveURL(/handbook\/plans#brown-jelly/)
+  await ranked(page).getByRole('link', { name: 'Brown jelly', exact: true }).click()
+  await expect(page).toHaveURL(/courses\/new\?definition=brown-jelly/)
 })
 
 test('on the phone no name on a drawing lies over another', async ({ page }) => {

@@ -98,8 +98,8 @@ test('S16: from the sample to the kind, the tally and the plan', async ({ page }
   await page.getByRole('button', { name: /^clear water over a brown bottom/ }).click()
   await expect(page.getByText('It was clear water over a brown bottom')).toBeVisible()
   expect(await axe(page)).toEqual([])
-  await page.getByRole('link', { name: 'Plan: silicate and sand work against dinoflagellates' }).click()
-  await expect(page).toHaveURL(/handbook\/plans#dino-sand/)
+  await page.getByRole('link', { name: 'Silicate against dinoflagellates of the sand' }).click()
+  await expect(page).toHaveURL(/courses\/new\?definition=dino-sand/)
   // All of it stands in the case and in the ledger.
   await page.goto('/diagnose/strings')
   await expect(page.getByText('oval cells with a tiny front beak').first()).toBeVisible()

@@ -149,6 +149,8 @@ test('peroxide on patches: two treated and one left alone, scored over a week, f
   ])
   await go(0, '/courses/new?tank=study')
   await page.getByLabel('School or plan').selectOption('peroxide-spot')
+  // Nothing was confirmed: it begins by a written reason.
+  await page.getByRole('textbox', { name: /why/i }).first().fill('antlers, pink in peroxide on a piece')
   await page.getByRole('button', { name: 'Start the course' }).click()
   await expect(page.getByRole('heading', { name: 'Peroxide on spots' })).toBeVisible()
   for (const [name, isControl] of [

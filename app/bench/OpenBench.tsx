@@ -26,8 +26,9 @@ export function OpenBench() {
             ? `${off.map(({ item }) => item.replaceAll('-', ' ')).join(', ')} still off, ${spanText((now - Math.min(...off.map(({ since }) => since))) / MS_PER_HOUR)}`
             : 'not closed yet'
         return (
-          <Link key={run.id} href={`/bench/${run.id}`}>
+          <Link key={run.id} href={`/bench/${run.id}`} style={{ fontSize: 'clamp(18px, 4.6vw, 24px)' }}>
             {run.procedure.name}: {words}
+            {off.length > 0 && ': put it back'}
           </Link>
         )
       })}

@@ -19,6 +19,8 @@ export interface AmountInput {
   totals: ReadonlyMap<string, number>
   /** Net volume of the tank, L; null where it is not known. */
   netL: number | null
+  /** Salinity of the tank as last tested, psu; null where it is not known. */
+  psu?: number | null
 }
 
 /** An amount of a step, and what it is. */
@@ -151,7 +153,12 @@ export function amountOf(name: AmountName, input: AmountInput): StepAmount | nul
     }
     case 'tub-water': {
       const tubL = askedFigure(start, 'tubL')
-      return tubL === null ? null : { value: tubL * TUB_FILLS, unit: 'L', words: 'mixed before anything is lifted' }
+      if (tubL === null) return null
+      const litres = tubL * TUB_FILLS
+      const psu = input.psu ?? null
+      const grams =
+        psu === null ? '' : `, with ${Math.round(litres * psu * SALT_G_PER_L_PSU)} g of salt; the refractometer decides`
+      return { value: litres, unit: 'L', words: `mixed before anything is lifted${grams}` }
     }
   }
 }

@@ -146,6 +146,10 @@ describe('amounts', () => {
       value: 16,
     })
   })
+  test('with the salt for it, where the tank’s salinity is known', () => {
+    const tub = { ...input('bubble-rock', { figures: [{ id: 'tubL', value: 4 }] }), psu: 35 }
+    expect(amountOf('tub-water', tub)!.words).toMatch(/with 577 g of salt; the refractometer decides/)
+  })
   test('the change after the second tier brings what was used under 0.79 mg/L', () => {
     const changed = { choices: [{ id: 'tier', option: 'spot-changed' }] }
     // 5.2 mL × 30.28 mg/mL in 100 L is 1.575 mg/L: 1 − 0.79/1.575 = 0.498 of 100 L.

@@ -31,7 +31,8 @@ export const recordsOf = ({ item }: Pick<FollowedOccasion, 'item'>): readonly St
 export const amountInput = (
   { procedure, start, totals }: Pick<BenchRun, 'procedure' | 'start' | 'totals'>,
   netL: number | null,
-): AmountInput => ({ procedure, start, totals, netL })
+  psu: number | null = null,
+): AmountInput => ({ procedure, start, totals, netL, psu })
 
 /** A figure of a run by its name: typed now, written down earlier, or asked before it began. */
 function figureOf(run: BenchRun, values: Figures, id: string): number | null {

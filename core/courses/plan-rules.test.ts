@@ -1,9 +1,6 @@
 import { DEFINITIONS } from '../catalogue/courses/all-definitions.ts'
 import type { Condition } from '../catalogue/courses/definitions.ts'
-import { silicateDose } from './amounts/silicate-loop.ts'
-import { byNearness } from './rules/nearness.ts'
 import { planCourse } from './testing-plans.ts'
-import { ruleWord } from './task-contents.ts'
 
 type Course = ReturnType<typeof planCourse>
 type Say = (it: Course) => void
@@ -294,108 +291,4 @@ test('no measured rule of a plan is without its cases', () => {
       .map(({ id: rule }) => `${id} ${rule}`),
   )
   expect(missing).toEqual([])
-})
-
-test('rules stand nearest first: what holds, then by how near, then what is asked', () => {
-  const it = planCourse('blackout-marine')
-  it.read(-1, 'no3', 8)
-  it.read(1.2, 'no3', 14)
-  it.read(1.2, 'po4', 0.01)
-  it.read(1.3, 'tan', 0.25)
-  const stops = byNearness(it.plan(1.5).rules).filter(({ role }) => role === 'stop')
-  expect(
-    stops
-      .map(({ id }) => id)
-      .slice(0, 2)
-      .sort(),
-  ).toEqual(['stop-0', 'stop-4'])
-  expect(stops[2]).toMatchObject({ id: 'stop-1', near: 14 / 16 })
-  expect(stops.at(-1)).toMatchObject({ id: 'stop-5', state: 'ask' })
-})
-
-test('what only the keeper can say is asked, and holds by their word', () => {
-  const it = planCourse('brown-jelly')
-  expect(it.rule('stop-1', 1)).toMatchObject({ state: 'ask', canBeSaid: true })
-  it.write(ruleWord(it.plan(1).course, 'stop-1', 0, it.ms(1)))
-  expect(it.rule('stop-1', 1.1)).toMatchObject({ state: 'holds', then: 'cut it, or give it up at once' })
-})
-
-test('a jar that was scored within twelve hours of a dose counts for nothing: further-schools.md 6', () => {
-  const it = planCourse('planaria-fenbendazole', { start: { products: { fenbendazole: 'fen' } } })
-  it.write({
-    kind: 'dose',
-    ...it.at(1),
-    tankId: 'tank',
-    ingredient: 'fenbendazole',
-    amount: 0.2,
-    unit: 'g',
-    massMg: 55,
-  })
-  it.count(1.49, 'alive', 0)
-  expect(it.plan(2).measures.find(({ track }) => track.measure === 'alive')).toMatchObject({ last: null })
-  it.count(1.5, 'alive', 3)
-  expect(it.plan(2).measures.find(({ track }) => track.measure === 'alive')).toMatchObject({ last: { value: 3 } })
-})
-
-test('the dark ends early by its rule; what follows waits for that, and counts from it', () => {
-  const it = planCourse('blackout-marine')
-  it.read(-1, 'no3', 8)
-  it.read(1.5, 'no3', 17)
-  const tasks = it.plan(1.6).tasks
-  expect(tasks.find(({ step }) => step === 'end')).toMatchObject({ state: 'due', rule: 'stop-1' })
-  expect(tasks.find(({ step }) => step === 'step-4')).toMatchObject({ waitsFor: ['the end of the treatment'] })
-  it.write({ kind: 'course-mark', ...it.at(1.7), courseId: 'p', anchor: 'end', rule: 'stop-1' })
-  const after = it.plan(1.8).tasks
-  expect(after.find(({ step }) => step === 'end')).toBeUndefined()
-  // The tests of the next days in the dark are gone with it.
-  expect(after.filter(({ step, best }) => step === 'step-3' && best >= it.ms(2))).toEqual([])
-  expect(after.find(({ step }) => step === 'step-4')).toMatchObject({ state: 'due' })
-  // Light from the day after on.
-  expect(it.plan(1.8).tasks.find(({ step }) => step === 'step-5')!.best).toBe(it.ms(2 + 8 / 24))
-})
-
-test('five days in the dark are five days', () => {
-  expect(planCourse('blackout-marine', { options: { days: '5' } }).schedule(-3.6)).toContain(
-    'step-3 1–5; step-3-tan 2,4; end 5',
-  )
-})
-
-describe('the silicate loop, outbreaks.md 5.6', () => {
-  const loop = { afterDose: 0.6, now: 0.2, days: 1, lastDose: 0.5, daily: [0.2] }
-  test('the handbook’s example', () => {
-    expect(silicateDose(loop)).toBeCloseTo(0.825, 9)
-  })
-  test('cap 1, 2 after seven daily readings under 0.3, and never under nothing', () => {
-    expect(silicateDose({ ...loop, lastDose: 2 })).toBe(1)
-    expect(silicateDose({ ...loop, lastDose: 2, daily: Array<number>(7).fill(0.29) })).toBe(2)
-    expect(silicateDose({ ...loop, lastDose: 2, daily: [0.3, ...Array<number>(6).fill(0.1)] })).toBe(1)
-    expect(silicateDose({ ...loop, afterDose: 3, now: 3 })).toBe(0)
-  })
-  test('on the task: worked out once an hour’s and today’s readings are in', () => {
-    const it = planCourse('dino-sand', { start: { products: { silicate: 'stock' } } })
-    it.write({
-      kind: 'product-setup',
-      ...it.at(-5),
-      productId: 'stock',
-      name: 'silicate stock',
-      ingredient: 'sodium-silicate',
-      // 35.3 g in a litre: 10 mL raise 100 L by 1 mg/L of SiO2.
-      strength: { kind: 'solution', mgPerMl: 10 },
-    })
-    const next = (day: number) => it.plan(day).tasks.find(({ step }) => step === 'step-3')
-    it.write({
-      kind: 'dose',
-      ...it.at(0.6),
-      tankId: 'tank',
-      ingredient: 'sodium-silicate',
-      productId: 'stock',
-      amount: 5,
-      unit: 'mL',
-      massMg: 50,
-    })
-    expect(next(1.3)?.dose).toBeUndefined()
-    it.read(0.65, 'sio2', 0.6)
-    it.read(1.65, 'sio2', 0.2)
-    expect(next(1.7)!.dose!.amount).toBeCloseTo(8.25, 2)
-  })
 })

@@ -149,6 +149,13 @@ const tallied = (journal: Journal, course: Course, until: number): CourseRecord[
       ]
     })
 
+/** When the corals of a course were suspected of a pest. */
+export const suspectedAtOf = (journal: Journal, { tankId, startedAt }: Course, until: number): number[] =>
+  journal
+    .ofKind('contact')
+    .filter(({ content }) => content.what === 'suspect' && content.tankId === tankId)
+    .flatMap(({ at }) => (at > startedAt && at <= until ? [at] : []))
+
 /** When the treatment of a course was marked as ended; null while it goes on. */
 export const endMarkOf = (journal: Journal, course: Course, until: number): number | null =>
   journal

@@ -21,6 +21,7 @@ import {
   hostsOf,
   salinityFacts,
   sessionsOf,
+  suspectedAtOf,
 } from './record-parts.ts'
 
 /** Something that makes the count start over, quarantine.md 7.4. */
@@ -361,13 +362,7 @@ export function recordOf(journal: Journal, course: Course, now: number): CourseR
     endedTreatmentAt: endMarkOf(journal, course, until),
     parts: isPlan ? partsOf(journal, course.tankId, course.partIds) : hasParts ? hostsOf(journal, course) : [],
     dips: dipsOf(journal, course, until),
-    suspectedAt:
-      kind === 'coral'
-        ? journal
-            .ofKind('contact')
-            .filter(({ content }) => content.what === 'suspect' && content.tankId === course.tankId)
-            .flatMap(({ at }) => (at > course.startedAt && at <= until ? [at] : []))
-        : [],
+    suspectedAt: kind === 'coral' ? suspectedAtOf(journal, course, until) : [],
     sessions: sessionsOf(journal, course, until),
     away: journal
       .ofKind('away')

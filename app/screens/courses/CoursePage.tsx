@@ -5,6 +5,7 @@ import { DEFINITIONS } from '../../../core/catalogue/courses/all-definitions.ts'
 import { unknownCoursesOf } from '../../../core/courses/course.ts'
 import { unknownDefinitionWords } from '../../../core/courses/unknown-words.ts'
 import { fullCourseName } from '../../../core/courses/names.ts'
+import { workLeftOf } from '../../../core/courses/outlook/work-left.ts'
 import { levelFit } from '../../../core/courses/outlook/forecast.ts'
 import { treatmentConcerns } from '../../../core/safety/concerns.ts'
 import { shelfCheck } from '../../../core/courses/amounts/shelf-check.ts'
@@ -32,6 +33,7 @@ import { Consequences } from './Consequences.tsx'
 import { HandlingPanel } from './HandlingPanel.tsx'
 import { HowItRuns } from './HowItRuns.tsx'
 import { FeedsPanel } from './panels/FeedsPanel.tsx'
+import { WorkLeftPanel } from './panels/WorkLeftPanel.tsx'
 import { AlkalinityPanel } from './panels/AlkalinityPanel.tsx'
 import { PANELS, panelKindOf } from './panels/panels.tsx'
 import { Rules } from './Rules.tsx'
@@ -84,6 +86,7 @@ function CourseBody({ plan }: { plan: CoursePlan }) {
   const isPhone = useIsPhone()
   const who = course.animalIds.flatMap((id) => animalById(journal, id) ?? []).map(animalLabel)
   const drug = isDrugPlan(plan) ? plan : null
+  const work = workLeftOf(journal, plan)
   const concerns =
     course.ended || !drug
       ? []
@@ -151,6 +154,7 @@ function CourseBody({ plan }: { plan: CoursePlan }) {
           {course.definition.tracks.map((track) => (
             <Fragment key={track.id}>{PANELS[panelKindOf(track)](plan, track.id)}</Fragment>
           ))}
+          {work && <WorkLeftPanel work={work} />}
           {(course.definition.kind === 'coral' || plan.fishless) && <AlkalinityPanel plan={plan} />}
           {course.definition.steps.some(({ id }) => id === 'pumps-on') && <FeedsPanel plan={plan} />}
           <ToCome plan={plan} />

@@ -6,8 +6,11 @@ import { FALLOW_COURSES } from './fallow.data.ts'
 import { FURTHER_SCHOOLS } from './further-schools.data.ts'
 import { CONDITION_PLANS } from './plans/conditions.data.ts'
 import { DECLINE_PLANS } from './plans/decline.data.ts'
+import { DINO_PLANS } from './plans/dinos.data.ts'
 import { FILM_PLANS } from './plans/films.data.ts'
+import { PEROXIDE_SPOT } from './plans/peroxide-spot.data.ts'
 import { PEROXIDE_PLANS } from './plans/peroxide.data.ts'
+import { PLANARIA_PLANS } from './plans/planaria.data.ts'
 import { PEST_PLANS } from './plans/pests.data.ts'
 import { REST_COURSES } from './rest.data.ts'
 import { SCHOOL_COURSES } from './schools.data.ts'
@@ -25,10 +28,13 @@ export const DEFINITIONS: readonly Definition[] = [
   ...REST_COURSES,
   ...FALLOW_COURSES,
   ...CORAL_COURSES,
+  ...PEROXIDE_SPOT,
   ...PEROXIDE_PLANS,
   ...FILM_PLANS,
+  ...DINO_PLANS,
   ...CONDITION_PLANS,
   ...PEST_PLANS,
+  ...PLANARIA_PLANS,
   ...DECLINE_PLANS,
 ]
 

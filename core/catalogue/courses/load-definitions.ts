@@ -33,9 +33,9 @@ export const DEFINITION_FILES: readonly DefinitionFile[] = [
     ids: ['coral-76', 'coral-45', 'coral-dip-cycle'],
     load: async () => (await import('./corals.data.ts')).CORAL_COURSES,
   },
+  { ids: ['peroxide-spot'], load: async () => (await import('./plans/peroxide-spot.data.ts')).PEROXIDE_SPOT },
   {
     ids: [
-      'peroxide-spot',
       'peroxide-emersed',
       'peroxide-bench',
       'turf-in-tank',
@@ -46,9 +46,10 @@ export const DEFINITION_FILES: readonly DefinitionFile[] = [
     load: async () => (await import('./plans/peroxide.data.ts')).PEROXIDE_PLANS,
   },
   {
-    ids: ['cyano-fresh-blackout', 'blackout-marine', 'dino-uv', 'dino-sand', 'siphonous-fluconazole'],
+    ids: ['cyano-fresh-blackout', 'blackout-marine', 'siphonous-fluconazole'],
     load: async () => (await import('./plans/films.data.ts')).FILM_PLANS,
   },
+  { ids: ['dino-uv', 'dino-sand'], load: async () => (await import('./plans/dinos.data.ts')).DINO_PLANS },
   {
     ids: [
       'cyano-marine-conditions',
@@ -63,7 +64,6 @@ export const DEFINITION_FILES: readonly DefinitionFile[] = [
   {
     ids: [
       'bubble-rock',
-      'planaria-fenbendazole',
       'anemone-bench',
       'anemone-mop-up',
       'vermetid-control',
@@ -75,6 +75,10 @@ export const DEFINITION_FILES: readonly DefinitionFile[] = [
       'feed-less',
     ],
     load: async () => (await import('./plans/pests.data.ts')).PEST_PLANS,
+  },
+  {
+    ids: ['planaria-fenbendazole'],
+    load: async () => (await import('./plans/planaria.data.ts')).PLANARIA_PLANS,
   },
   {
     ids: [

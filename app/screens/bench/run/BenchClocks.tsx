@@ -40,11 +40,18 @@ export function BenchClocks({
         return (
           <li key={`${name} ${begunAt}`} data-due={isDue}>
             <div role="timer" aria-label={name}>
-              <Figure $size={34}>{clockText(isDue ? now - begunAt : left)}</Figure>
+              {/* A timer counts down; what is out of the water counts up. */}
+              <Figure $size={34}>{clockText(isDue || step === null ? Math.max(0, now - begunAt) : left)}</Figure>
               <br />
               <Quiet style={isDue ? { color: 'inherit', fontWeight: 700 } : undefined}>
                 {name}
-                {isOver ? ': over its limit, end it now' : isDue ? ': time is up' : ''}
+                {isOver
+                  ? ': over its limit, end it now'
+                  : isDue
+                    ? ': time is up'
+                    : step === null
+                      ? `, ${Math.round((ringsAt - begunAt) / MS_PER_MINUTE)} min at most`
+                      : ''}
               </Quiet>
               {wetEveryMinutes !== null && <Quiet> · {wetWords(begunAt, now, wetEveryMinutes)}</Quiet>}
             </div>

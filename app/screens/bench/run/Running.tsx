@@ -13,6 +13,7 @@ import { ledgerOf } from '../../../../core/bench/ledger.ts'
 import { amountInput, missingFigures, overLimit, recordsOf, refusalOf } from '../../../../core/bench/refusals.ts'
 import type { ChecklistItem, ProcedureStep, StepRecord } from '../../../../core/catalogue/procedures/procedure.types.ts'
 import type { Content } from '../../../../core/journal/entry.ts'
+import { lastValue } from '../../../../core/readings/latest.ts'
 import { iso, MS_PER_MINUTE } from '../../../../core/time/zone.ts'
 import { measureText, toKept } from '../../../../core/words/measure.ts'
 import { useRing } from '../../../arrivals/useRing.ts'
@@ -78,7 +79,8 @@ export function Running({ run, netL, nameOf }: { run: BenchRun; netL: number | n
   const next = run.occasions.find((one) => keyOf(one) === early && isOpen(one)) ?? nextOccasion(run, now)
   const [isTurning, pressed] = useTurned(next ? keyOf(next) : '')
   const over = overLimit(run, now, nameOf)
-  const input = amountInput(run, netL)
+  const psu = lastValue(journal, run.start.tankId ?? '', 'salinity', run.startedAt)?.value ?? null
+  const input = amountInput(run, netL, psu)
 
   const mark = async (one: FollowedOccasion, state: 'begun' | 'done' | 'skipped', more: object = {}) => {
     pressed()

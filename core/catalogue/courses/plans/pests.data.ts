@@ -1,22 +1,12 @@
-import type { Condition, Definition, Step } from '../definition.ts'
+import type { Condition, Definition } from '../definition.ts'
+import { pestCount } from './pest-steps.ts'
 import { byDay, escalate, measured, noneFor, planOf, stop, success, weekly } from '../plan-parts.ts'
 
 const CUTS =
   'Goggles and gloves: they squirt, chisels splinter. Zoanthids on the rock can hold palytoxin: no rotary tool, work wet, mask, never heat or dry-scrape it.'
 const WORMS = 'Tongs or gloves: bristles and spines stay in the skin.'
-const OFF_LABEL =
-  'An off-label drug: label, local law and a licensed aquatic veterinarian decide. Its residue kills snails for weeks to months.'
-
 const COUNTED = measured('pest-count', 'counted', '', { expected: [{ byDay: 21, share: 0.2 }], silentByDay: 21 })
 
-const count = (id: string, title: string, due: Step['due'], more: Partial<Step> = {}): Step => ({
-  id,
-  title,
-  act: 'count',
-  measure: 'pest-count',
-  due,
-  ...more,
-})
 const overStart = (times: number, op: '>' | '>=' = '>'): Condition => ({
   left: { measure: 'pest-count' },
   op,
@@ -43,108 +33,13 @@ export const PEST_PLANS: readonly Definition[] = [
         how: 'Under water in a tub, never above the tank. After any burst the tub is changed.',
         caution: CUTS,
       },
-      count('step-2', 'Count new bubbles, rock by rock; remove them under 3 mm', { day: 7, every: 7, until: 56 }, { each: 'rock' }),
+      pestCount('step-2', 'Count new bubbles, rock by rock; remove them under 3 mm', { day: 7, every: 7, until: 56 }, { each: 'rock' }),
     ],
     rules: [
       stop(1, 'Has a coral been out for over 15 min?', 'a coral is out for over 15 min', 'back into the water'),
       escalate(1, byDay(14, { left: { measure: 'pest-count' }, op: '>', right: 20 }), 'over twenty new ones at day 14', 'all again, and a crab that eats them'),
       success(weekly('pest-count', '<=', 0, 8), 'none on eight weekly counts'),
     ],
-  }),
-  planOf({
-    id: 'planaria-fenbendazole',
-    isTreatment: true,
-    name: 'fenbendazole against planaria',
-    treats: ['planaria', 'hydra-fresh'],
-    water: 'freshwater',
-    products: [{ dose: 'fenbendazole', ingredient: 'fenbendazole', label: 'Fenbendazole' }],
-    options: [
-      {
-        id: 'dose',
-        label: 'Dose',
-        choices: [
-          { id: 'low', label: '0.55 mg/L of active' },
-          { id: 'high', label: '2.6 mg/L of active' },
-        ],
-      },
-      {
-        id: 'redose',
-        label: 'Redose after the half change',
-        choices: [
-          { id: 'replaced', label: 'the replaced half' },
-          { id: 'full', label: 'in full' },
-        ],
-      },
-    ],
-    days: 28,
-    lead: 'alive',
-    tracks: [
-      measured('alive', 'alive of ten in the jar', '', { of: 'mean', expected: [{ byDay: 3, value: 0 }], silentByDay: 2 }),
-      measured('pest-count', 'in the trap', ''),
-    ],
-    steps: [
-      {
-        id: 'step-1',
-        title: 'Trap overnight; shrimp, snails and bare-skinned catfish out; carbon out',
-        act: 'count',
-        measure: 'pest-count',
-        due: { day: -1 },
-        how: 'Substrate vacuumed, flow and air up.',
-        caution: OFF_LABEL,
-      },
-      ...(['low', 'high'] as const).map((dose): Step => ({
-        id: 'step-2',
-        title: 'Fenbendazole, premixed in warm tank water; a jar with ten worms',
-        act: 'dose',
-        procedure: 'planaria-dose',
-        only: { option: 'dose', is: [dose] },
-        due: { day: 0 },
-        amount: 'to-level',
-        mgPerL: dose === 'low' ? 0.55 : 2.6,
-        how: 'Ask whether a packet’s figure is the active drug or the powder. Worms curl and lie still for 6–7 h and may revive.',
-        caution: OFF_LABEL,
-      })),
-      {
-        id: 'step-3',
-        title: 'Half a change, redose, refill the jar',
-        act: 'bench',
-        procedure: 'planaria-half-change',
-        due: { day: 1, every: 1, until: 3 },
-        caution: OFF_LABEL,
-      },
-      {
-        id: 'step-3-count',
-        title: 'Score the jar: alive of ten',
-        act: 'count',
-        measure: 'alive',
-        due: { day: 1, every: 1, until: 3 },
-        how: 'Shaken, warmed in the hand, all sizes; counted only 12 h or more after a dose.',
-      },
-      {
-        id: 'step-4',
-        title: 'Once the jar is dead: two half changes, carbon for 48 h, vacuum',
-        act: 'tick',
-        due: { day: 2 },
-        how: 'Usually on day 3: small worms die last.',
-      },
-      count('step-5', 'Trap in the evening', { day: 10, every: 2, until: 14 }, { how: 'Any hatched: doses and half changes again, cocoons survive the drug.' }),
-      count('step-5-last', 'Trap in the evening', { day: 28 }, { how: 'Shrimp back after three large changes; snails only after two trial snails have lived for fourteen days.' }),
-    ],
-    rules: [
-      stop(1, { left: { parameter: 'tan' }, op: '>=', right: 0.25 }, 'ammonia at 0.25 mg/L or over', 'change half of the water'),
-      escalate(1, byDay(2, { left: { measure: 'alive' }, op: '>', right: 0 }), 'worms lively at 48 h', 'the volume, the age of the dose, and what it is'),
-      success(
-        {
-          all: [
-            { left: { measure: 'alive' }, op: '<=', right: 0 },
-            { left: { day: true }, op: '>=', right: 28 },
-            { left: { measure: 'pest-count' }, op: '<=', right: 0, onLast: 2, apartHours: 288 },
-          ],
-        },
-        'the jar dead, and nothing in the trap on day 14 and day 28',
-      ),
-    ],
-    restore: ['carbon'],
   }),
   planOf({
     id: 'anemone-bench',
@@ -168,7 +63,7 @@ export const PEST_PLANS: readonly Definition[] = [
         how: '10–15 min in air a rock. Foot and all with 5 mm of rock, every scrap, holes closed. A break of more than two days lets them spread.',
         caution: CUTS,
       },
-      count('step-2', 'Count again at night, rock by rock', { day: 7, every: 3, until: 28 }, { each: 'rock' }),
+      pestCount('step-2', 'Count again at night, rock by rock', { day: 7, every: 3, until: 28 }, { each: 'rock' }),
     ],
     rules: [
       stop(1, 'Has a rock been dry for over 15 min?', 'a rock is dry for over 15 min', 'back into the water'),
@@ -206,7 +101,7 @@ export const PEST_PLANS: readonly Definition[] = [
         caution: 'Caustic: goggles always, powder into water and never the reverse, out of reach of children.',
       },
       { id: 'step-1-read', title: 'pH', act: 'read', parameters: ['ph'], only: { option: 'way', is: ['paste'] }, due: { day: 0, every: 2, until: 21 } },
-      count('step-2', 'Count them', { day: 0, every: 7, until: 90 }, {
+      pestCount('step-2', 'Count them', { day: 0, every: 7, until: 90 }, {
         how: 'Quarantined peppermint shrimp, slugs of the genus Berghia or a filefish: at night, one for each 40 L. Slugs starve when done: rehome them; wrasses eat them.',
       }),
     ],
@@ -229,7 +124,7 @@ export const PEST_PLANS: readonly Definition[] = [
     tracks: [measured('pest-count', 'tubes in ten by ten centimetres', '', { of: 'mean' })],
     steps: [
       { id: 'step-1', title: 'Crush 20–50 tubes flush, or glue them shut; less fine food', act: 'tick', due: { day: 0, every: 7, until: 90 }, caution: 'Sharp tubes: gloves, goggles.' },
-      count('step-1-count', 'Tubes in a square of ten by ten centimetres', { day: 0, every: 7, until: 180 }),
+      pestCount('step-1-count', 'Tubes in a square of ten by ten centimetres', { day: 0, every: 7, until: 180 }),
     ],
     rules: [
       escalate(1, byDay(60, overStart(1)), 'rises for two months', 'feed less'),
@@ -254,7 +149,7 @@ export const PEST_PLANS: readonly Definition[] = [
         how: 'Siphon the medusae at night.',
         caution: CUTS,
       },
-      count('step-1-count', 'Colonies, cm² of each rock', { day: 0, every: 7, until: 60 }, { each: 'rock' }),
+      pestCount('step-1-count', 'Colonies, cm² of each rock', { day: 0, every: 7, until: 60 }, { each: 'rock' }),
     ],
     rules: [
       stop(1, 'Has a coral been shut for over 48 h?', 'a coral is shut for over 48 h', 'stop'),
@@ -271,7 +166,7 @@ export const PEST_PLANS: readonly Definition[] = [
     lead: 'pest-count',
     tracks: [measured('pest-count', 'stars on the front glass', '')],
     steps: [
-      count('step-1', 'Stars on the front glass, an hour after dark', { day: 0, every: 7, until: 60 }, {
+      pestCount('step-1', 'Stars on the front glass, an hour after dark', { day: 0, every: 7, until: 60 }, {
         how: 'Pick them when there are over thirty, or one was photographed on live tissue.',
         caution: 'No harlequin shrimp without a plan to feed it afterwards.',
       }),
@@ -290,7 +185,7 @@ export const PEST_PLANS: readonly Definition[] = [
     lead: 'pest-count',
     tracks: [measured('pest-count', 'worms on the bait', '')],
     steps: [
-      count('step-1', 'Worms on a bait, an hour after dark', { day: 0, every: 7, until: 28 }, { how: 'Trap with shrimp; half the food.', caution: WORMS }),
+      pestCount('step-1', 'Worms on a bait, an hour after dark', { day: 0, every: 7, until: 28 }, { how: 'Trap with shrimp; half the food.', caution: WORMS }),
     ],
     rules: [
       escalate(1, 'Have they red gills?', 'red gills', 'trap and pick'),
@@ -306,11 +201,11 @@ export const PEST_PLANS: readonly Definition[] = [
     lead: 'pest-count',
     tracks: [COUNTED],
     steps: [
-      count('step-1', 'Siphon at lights-on through a sock; count them on the glass', { day: 0, every: 2, until: 21 }, {
+      pestCount('step-1', 'Siphon at lights-on through a sock; count them on the glass', { day: 0, every: 2, until: 21 }, {
         how: 'Carbon in.',
         caution: 'They are toxic when many die at once: carbon in and water ready. Never start a siphon by mouth.',
       }),
-      count('step-1-later', 'On the glass', { day: 28, every: 7, until: 42 }),
+      pestCount('step-1-later', 'On the glass', { day: 28, every: 7, until: 42 }),
     ],
     rules: [
       stop(1, { sign: ['breathing-fast'], withinHours: 24 }, 'a fish breathes fast', 'carbon, change 30 %'),
@@ -327,11 +222,11 @@ export const PEST_PLANS: readonly Definition[] = [
     lead: 'pest-count',
     tracks: [measured('pest-count', 'caught or seen', '', { silentByDay: 21 })],
     steps: [
-      count('step-1', 'After lights-off: bait, trap, red torch; count what is caught or seen', { day: 0, every: 1, until: 21 }, {
+      pestCount('step-1', 'After lights-off: bait, trap, red torch; count what is caught or seen', { day: 0, every: 1, until: 21 }, {
         how: 'Snails: brushed off their hosts in a tub every two or three days, jelly eggs with them.',
         caution: 'Gloves, no fingers into holes: mantis shrimps and worms wound.',
       }),
-      count('step-1-later', 'Look at night', { day: 28, every: 7, until: 60 }),
+      pestCount('step-1-later', 'Look at night', { day: 28, every: 7, until: 60 }),
     ],
     rules: [
       stop(1, 'Does a clam gape?', 'a clam gapes', 'take the host apart'),
@@ -348,8 +243,8 @@ export const PEST_PLANS: readonly Definition[] = [
     lead: 'pest-count',
     tracks: [measured('pest-count', 'counted', '', { expected: [{ byDay: 30, share: 0.3 }], silentByDay: 30 })],
     steps: [
-      count('step-1', 'Half the food, siphon; count', { day: 0, every: 7, until: 28 }, { how: 'Fry need food: move them first.' }),
-      count('step-1-later', 'Count', { day: 35, every: 7, until: 45 }),
+      pestCount('step-1', 'Half the food, siphon; count', { day: 0, every: 7, until: 28 }, { how: 'Fry need food: move them first.' }),
+      pestCount('step-1-later', 'Count', { day: 35, every: 7, until: 45 }),
     ],
     rules: [
       stop(1, 'Are fish getting thin?', 'fish get thin', 'feed as before'),
