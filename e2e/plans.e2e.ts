@@ -53,13 +53,13 @@ test('S16, the dark: tested before, covered at the bench, ended by its rule, unc
 
   // The start is tested; how much is covered is one number.
   await go(0.5, '/')
-  await log(page, 'reef no3 8 po4 .06 tan 0 alk 8')
+  await log(page, 'reef no3 8 po4 .06 alk 8')
   await go(0.6, '/courses')
   await page
     .getByRole('link', { name: /Blackout/ })
     .first()
     .click()
-  await page.getByLabel('covered').first().fill('60')
+  await page.getByRole('textbox', { name: 'covered', exact: true }).first().fill('60')
   await page.getByRole('button', { name: 'Log the count' }).first().click()
   await expect(page.getByText('60 %').first()).toBeVisible()
 

@@ -157,7 +157,7 @@ describe('before a plan begins', () => {
         tankId: 'study',
         animalIds: [],
         table: 'coral-and-pests',
-      } as Content,
+      },
       {
         kind: 'case-mark',
         happened: fromNow(-DAY),
