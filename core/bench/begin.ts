@@ -4,6 +4,8 @@ import type { Procedure } from '../catalogue/procedures/procedure.types.ts'
 import { doseById } from '../catalogue/treatments/treatments.ts'
 import { peroxideCompanyIn } from '../calculators/peroxide-company.ts'
 import { tierById } from '../catalogue/treatments/peroxide-tiers.data.ts'
+import type { Course } from '../courses/course.ts'
+import { tierOf } from '../courses/amounts/planned-session.ts'
 import { bathAmount, plannedBath, type PlannedBath } from '../courses/amounts/planned-bath.ts'
 import { partById } from '../household/parts.ts'
 import type { ShelfProduct } from '../household/shelf.ts'
@@ -36,6 +38,10 @@ export function presetOption(
   const areHardy = partIds.length > 0 && groups.length === partIds.length && groups.every((group) => HARDY.has(group))
   return areHardy ? 'hardy' : AIR_LIMITS[0]!.id
 }
+
+/** What a course has chosen for a procedure's choice; undefined where it has no such option. */
+export const optionOfCourse = ({ options }: Pick<Course, 'options'>, choice: string): string | undefined =>
+  choice === 'tier' && options['tier'] !== undefined ? tierOf(options['tier']).id : options[choice]
 
 /** Corals that bear an hour of bench work if they are kept wet: further-schools.md 4. */
 const HARDY: ReadonlySet<string> = new Set(['coral-soft', 'coral-lps'])

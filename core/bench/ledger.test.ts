@@ -3,7 +3,7 @@ import { tanksOf } from '../household/tanks.ts'
 import type { Content, ContentOf } from '../journal/entry.ts'
 import { DEFAULT_SETTINGS } from '../household/settings.ts'
 import { householdTasks } from '../schedule/household-tasks.ts'
-import { measureOut, needsOf, presetOption, proposedBy, ringsOf } from './begin.ts'
+import { measureOut, needsOf, optionOfCourse, presetOption, proposedBy, ringsOf } from './begin.ts'
 import { ledgerOf } from './ledger.ts'
 import { subjectNameOf, subjectsOf } from './subjects.ts'
 import { at, fish, now, part, session, tank } from './testing.ts'
@@ -297,6 +297,12 @@ describe('before it begins', () => {
     expect(air()).toBe('small-polyp')
     expect(presetOption(it, 'study', procedureById('peroxide-spot')!, 'tier', [])).toBe('spot')
     expect(presetOption(it, 'study', procedureById('bath-peroxide')!, 'afterwards', [])).toBe('move')
+  })
+  test('what a course has chosen is taken over: its tier by its own name', () => {
+    expect(optionOfCourse({ options: { tier: 'changed', dose: 'high' } }, 'tier')).toBe('spot-changed')
+    expect(optionOfCourse({ options: { tier: 'animals-in' } }, 'tier')).toBe('spot')
+    expect(optionOfCourse({ options: { dose: 'high' } }, 'dose')).toBe('high')
+    expect(optionOfCourse({ options: {} }, 'tier')).toBeUndefined()
   })
   test('a bath, a dip and a dose are measured out of the product', () => {
     const it = journal(

@@ -1,6 +1,7 @@
 import { silicateDose } from './amounts/silicate-loop.ts'
 import { workLeftOf } from './outlook/work-left.ts'
 import { byNearness } from './rules/nearness.ts'
+import { standingOf } from './standing.ts'
 import { ruleWord } from './task-contents.ts'
 import { planCourse } from './testing-plans.ts'
 
@@ -91,6 +92,17 @@ test('the dark ends early by its rule; what follows waits for that, and counts f
   expect(after.find(({ step }) => step === 'step-4')).toMatchObject({ state: 'due' })
   // Light from the day after on.
   expect(it.plan(1.8).tasks.find(({ step }) => step === 'step-5')!.best).toBe(it.ms(2 + 8 / 24))
+})
+
+test('a measure stands in a standing, all parts together', () => {
+  const it = planCourse('dino-uv')
+  it.count(0.6, 'cells', 20)
+  it.count(10, 'cells', 8)
+  const { series } = standingOf(it.journal, it.plan(11).course, it.settings, it.ms(11))
+  expect(series).toMatchObject([
+    { track: 'cells', part: 'all', control: false, last: { value: 8 }, expected: 10, verdict: 'on-course' },
+    { track: 'coverage', last: null, verdict: 'unknown' },
+  ])
 })
 
 test('five days in the dark are five days', () => {

@@ -28,8 +28,9 @@ export function startConcerns(
   const dose = drug === undefined ? undefined : doseById(drug)
   const until = { until: Math.max(at, now), ...(except !== undefined && { except }) }
   // What a plan puts into the water, at the cap of its tier.
+  const chosen = definition && withChosenParts(definition, start.options ?? {})
   const levelOf = (ingredient: string) =>
-    definition?.steps.find(({ amount }) => amount === 'to-level')?.mgPerL ??
+    chosen?.steps.find(({ amount }) => amount === 'to-level')?.mgPerL ??
     (ingredient === 'peroxide' ? tierOf(start.options?.['tier']).capMgPerL : null)
   const syringed =
     definition?.kind === 'plan'
@@ -48,9 +49,7 @@ export function startConcerns(
     ...(definition && ISOLATED.has(definition.kind) ? nearConcerns(journal, tankId) : []),
     ...syringed,
     ...(definition ? planConcerns(journal, definition, start, tankId, at) : []),
-    ...(definition
-      ? roundConcerns(journal, withChosenParts(definition, start.options ?? {}), start, { at, until, tankId })
-      : []),
+    ...(chosen ? roundConcerns(journal, chosen, start, { at, until, tankId }) : []),
   ]
   if (!dose || definition?.drugs.length === 0) return others
   return [

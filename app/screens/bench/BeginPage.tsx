@@ -1,7 +1,7 @@
 import { useState } from 'react'
 import { useNavigate, useParams, useSearchParams } from 'react-router'
 import { styled } from 'styled-components'
-import { measureOut, needsOf, presetOption, proposedBy } from '../../../core/bench/begin.ts'
+import { measureOut, needsOf, optionOfCourse, presetOption, proposedBy } from '../../../core/bench/begin.ts'
 import { isAskedFor, type BenchStart } from '../../../core/bench/occasions.ts'
 import { doneTooLately } from '../../../core/bench/refusals.ts'
 import { subjectsOf } from '../../../core/bench/subjects.ts'
@@ -75,7 +75,7 @@ function Begin({ procedure, tank }: { procedure: Procedure; tank: Tank }) {
       id,
       option:
         typed[`choice ${id}`] ??
-        course?.options[id] ??
+        (course && optionOfCourse(course, id)) ??
         presetOption(journal, tank.id, procedure, id, idsOf('part')) ??
         '',
     }))
