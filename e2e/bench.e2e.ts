@@ -50,6 +50,21 @@ test('S10 at the bench: a brown-jelly cut on the phone, its clocks, a reload in 
   await expect(page.getByRole('timer', { name: 'out of the tank' })).toBeVisible()
   await page.getByRole('button', { name: 'one more, heads cut away' }).click()
   await next(page).click()
+  // A photo in one tap, and a calendar that rings where a locked phone does not.
+  await page.getByLabel(/^Photo: Brown jelly/).setInputFiles({
+    name: 'head.png',
+    mimeType: 'image/png',
+    buffer: Buffer.from(
+      'iVBORw0KGgoAAAANSUhEUgAAAAEAAAABCAYAAAAfFcSJAAAADUlEQVR42mNk+M9QDwADhgGAWjR9awAAAABJRU5ErkJggg==',
+      'base64',
+    ),
+  })
+  await expect(page.getByText(/^photo kept: Brown jelly/)).toBeVisible()
+  const [alarms] = await Promise.all([
+    page.waitForEvent('download'),
+    page.getByRole('button', { name: 'Alarms for the calendar' }).click(),
+  ])
+  expect(alarms.suggestedFilename()).toBe('brinvo-bench.ics')
   // The browser is closed and opened again: it goes on where it was.
   await page.reload()
   await page.getByRole('button', { name: 'Start 5 min' }).click()

@@ -1,5 +1,5 @@
 /** Pests that are left and how fast they are taken out: what is left to do. */
-export interface WorkInput {
+interface WorkInput {
   left: number
   removed: number
   /** Hours at the bench in which they were taken out. */

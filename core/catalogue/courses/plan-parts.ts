@@ -40,7 +40,7 @@ export const success = (when: Condition | string, says: string, only?: Only): Ru
 })
 
 /** Weekly means at least six days apart: courses.md, persistence. */
-export const WEEKLY_HOURS = 144
+const WEEKLY_HOURS = 144
 
 /** On so many weekly rounds on end. */
 export const weekly = (

@@ -6,6 +6,7 @@ export const FLOW_OFF: ChecklistItem = {
   id: 'flow-off',
   words: 'Pumps and filter off',
   switches: { item: 'flow', running: false },
+  caution: 'Wet hands and mains: the plug out before hands go in, a drip loop in each cable, a residual-current breaker.',
 }
 export const FLOW_ON: ChecklistItem = {
   id: 'flow-on',
@@ -31,21 +32,11 @@ export const CARBON_OUT: ChecklistItem = {
   words: 'Carbon out',
   switches: { item: 'carbon', running: false },
 }
-export const CARBON_IN: ChecklistItem = {
-  id: 'carbon-in',
-  words: 'Fresh carbon in',
-  switches: { item: 'carbon', running: true },
-}
 export const WEAR_FOR_PEROXIDE: ChecklistItem = {
   id: 'wear',
   words: 'Gloves and goggles on',
   caution:
     'Peroxide burns eyes; over 6 % burns skin. Dilute to 3 %: peroxide into water, never water into peroxide. In an eye: rinse for 15 min, then a doctor.',
-}
-export const POWER: ChecklistItem = {
-  id: 'power',
-  words: 'Heater and whatever hands will touch unplugged',
-  caution: 'Wet hands and mains: a residual-current breaker, a drip loop, and the plug out before reaching in.',
 }
 export const HANDS: ChecklistItem = { id: 'hands', words: 'Hands and tools washed, water of the tubs down the drain' }
 
@@ -64,6 +55,7 @@ export const TUBS_READY: ChecklistItem = {
   words: 'Tubs of new salt water at the tank’s salinity, heater or warm pack in',
   amount: 'tub-water',
   records: [TUB_TEMPERATURE],
+  caution: 'The tank’s heater unplugged while rocks are out and the level is low; every cable with a drip loop, plugs dry.',
 }
 
 /** Litres of a tub, asked before it begins. */

@@ -47,7 +47,7 @@ function dayChange(values: readonly Taken[]): number | null {
 const HOW = 'sum'
 
 /** The rounds of a measure as the course's own track puts them together. */
-export const roundsIn = (
+const roundsIn = (
   { facts, settings }: RuleInput,
   measure: Parameters<typeof roundsOf>[1],
 ): ReturnType<typeof roundsOf> => {
@@ -56,7 +56,7 @@ export const roundsIn = (
 }
 
 /** What a quantity is now; null where it was not measured yet. */
-export function quantityNow(input: RuleInput, asked: Quantity): number | null {
+function quantityNow(input: RuleInput, asked: Quantity): number | null {
   if (typeof asked === 'number') return asked
   if ('day' in asked)
     return input.settings.clock.dayOf(input.facts.now) - input.settings.clock.dayOf(input.facts.course.startedAt)

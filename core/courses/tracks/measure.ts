@@ -61,7 +61,7 @@ export function roundsOf(
 }
 
 /** How real a change has to be: two counts differ by more than 2 × √(n₁ + n₂), coverage by 14 points: outbreaks.md 7. */
-export function isRealChange(measure: CountMeasure, first: number, last: number): boolean {
+function isRealChange(measure: CountMeasure, first: number, last: number): boolean {
   if (first === last) return false
   const change = Math.abs(last - first)
   if (measure === 'coverage') return change > COVERAGE_POINTS

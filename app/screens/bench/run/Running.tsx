@@ -62,6 +62,9 @@ const PLACES: Record<FollowedOccasion['place'], string> = { before: 'before it',
 /** After the view has turned by itself a press waits this long: a knuckle on its way meant what stood there before. */
 const TURNED_MS = 1200
 
+/** What turns so soon after a press has turned by it. */
+const PRESS_SHOWS_MS = 1000
+
 const keyOf = ({ step, subjectId }: Pick<FollowedOccasion, 'step' | 'subjectId'>) => `${step} ${subjectId ?? ''}`
 
 /** A procedure under way: one thing at a time, in the largest type, with every clock above it. */
@@ -282,20 +285,17 @@ function useSpaceBar(big: React.RefObject<HTMLButtonElement | null>) {
 /** Whether what is shown has just turned by itself: a timer ran out. */
 function useTurned(shown: string): [boolean, () => void] {
   const before = useRef(shown)
-  const byPress = useRef(false)
+  const pressedAt = useRef(-Infinity)
   const [isTurning, setTurning] = useState(false)
   useEffect(() => {
     if (before.current === shown) return
     before.current = shown
-    if (byPress.current) {
-      byPress.current = false
-      return
-    }
+    if (performance.now() - pressedAt.current < PRESS_SHOWS_MS) return
     setTurning(true)
     const timer = setTimeout(() => setTurning(false), TURNED_MS)
     return () => clearTimeout(timer)
   }, [shown])
-  return [isTurning, () => (byPress.current = true)]
+  return [isTurning, () => (pressedAt.current = performance.now())]
 }
 
 /** Leaves out what is not needed to be safe, so that what was put off is put back next. */
