@@ -11,7 +11,7 @@ import { deviceMarks } from './device-entries.ts'
 import { caseMarks } from './case-entries.ts'
 import { careMarks, partName } from './care-entries.ts'
 import { plain, strong, type Mark, type Wording } from './marks.ts'
-import { taskName } from '../../core/schedule/task-name.ts'
+import { taskTitle } from '../../core/schedule/task-name.ts'
 import { productById } from '../../core/household/shelf.ts'
 
 import type { Content, ContentOf } from '../../core/journal/entry.ts'
@@ -255,7 +255,7 @@ export function contentMarks(content: Content, wording: Wording, tankId?: string
       return [
         plain(
           [
-            `${TASK_STATES[content.state]}: ${taskName(content.taskId) ?? 'a task'}`,
+            `${TASK_STATES[content.state]}: ${taskTitle(journal, content.taskId) ?? 'a task'}`,
             ...(content.why ? [content.why] : []),
           ].join(', '),
         ),

@@ -6,6 +6,7 @@ import {
   TUB_PEROXIDE_ML_PER_L,
 } from '../catalogue/procedures/limits.data.ts'
 import type { AmountName, Procedure, SessionLimitName } from '../catalogue/procedures/procedure.types.ts'
+import { doseById } from '../catalogue/treatments/treatments.ts'
 import { peroxideStrength } from '../dosing/peroxide.ts'
 import { tierById } from '../catalogue/treatments/peroxide-tiers.data.ts'
 import { changeForTarget } from '../water-change/water-change.ts'
@@ -37,7 +38,11 @@ export const askedFigure = ({ figures = [] }: Pick<BenchStart, 'figures'>, id: s
   figures.find((one) => one.id === id)?.value ?? null
 
 /** A share of the tank that a half change takes. */
-const HALF = 0.5
+export const HALF = 0.5
+
+/** What the level of a bath is counted in: a few are dosed by volume. */
+export const levelUnitOf = ({ measuredOut }: Pick<Procedure, 'measuredOut'>): string =>
+  measuredOut?.for === 'bath' && doseById(measuredOut.dose)?.unit === 'µL/L' ? 'µL/L' : 'mg/L'
 
 /** mg of peroxide in a mL of 3 %. */
 const PEROXIDE_3_PERCENT = peroxideStrength({ percentByMass: 3 })
@@ -119,14 +124,14 @@ export function amountOf(name: AmountName, input: AmountInput): StepAmount | nul
       const makes =
         measuredOut.massMg === undefined || tubL === null
           ? ''
-          : `${Number((measuredOut.massMg / tubL).toPrecision(3))} mg/L in the tub`
+          : `${Number((measuredOut.massMg / tubL).toPrecision(3))} ${levelUnitOf(procedure)} in the tub`
       return { value: measuredOut.amount, unit: countedUnit(measuredOut.unit, measuredOut.amount), words: makes }
     }
     case 'redose': {
       if (!measuredOut) return null
       const isFull = chosenOption(procedure, start, 'redose') === 'full'
       return {
-        value: measuredOut.amount * (isFull ? 1 : HALF),
+        value: measuredOut.amount,
         unit: countedUnit(measuredOut.unit, measuredOut.amount),
         words: isFull ? 'in full' : 'for the replaced half',
       }

@@ -6,13 +6,14 @@ import { peroxideCompanyIn } from '../calculators/peroxide-company.ts'
 import { tierById } from '../catalogue/treatments/peroxide-tiers.data.ts'
 import type { Course } from '../courses/course.ts'
 import { tierOf } from '../courses/amounts/planned-session.ts'
+import { doseToLevel } from '../courses/amounts/planned-dose.ts'
 import { bathAmount, plannedBath, type PlannedBath } from '../courses/amounts/planned-bath.ts'
 import { partById } from '../household/parts.ts'
 import type { ShelfProduct } from '../household/shelf.ts'
 import type { Content } from '../journal/entry.ts'
 import type { Journal } from '../journal/journal.ts'
-import { MS_PER_MINUTE } from '../time/zone.ts'
-import { sessionLimit } from './amounts.ts'
+import { iso, MS_PER_MINUTE } from '../time/zone.ts'
+import { HALF, levelUnitOf, sessionLimit } from './amounts.ts'
 import { bathOf, measuredDose, movesOf, peroxideDose } from './ledger.ts'
 import { chosenOption, occasionsOf, type BenchStart } from './occasions.ts'
 
@@ -50,13 +51,14 @@ const HARDY: ReadonlySet<string> = new Set(['coral-soft', 'coral-lps'])
 export function needsOf(
   procedure: Procedure,
   start: Pick<BenchStart, 'choices'>,
-): { ingredient: string; byLabel: boolean } | null {
+): { ingredient: string; byLabel: boolean; levelUnit: string } | null {
   const out = procedure.measuredOut
   if (!out) return null
-  if (out.for === 'tank') return { ingredient: out.ingredient, byLabel: false }
-  if (out.for === 'bath') return { ingredient: doseById(out.dose)!.agent, byLabel: false }
+  if (out.for === 'tank') return { ingredient: out.ingredient, byLabel: false, levelUnit: levelUnitOf(procedure) }
+  if (out.for === 'bath')
+    return { ingredient: doseById(out.dose)!.agent, byLabel: false, levelUnit: levelUnitOf(procedure) }
   const dip = coralDipById(chosenOption(procedure, start, 'dip'))
-  return { ingredient: dip.ingredient, byLabel: dip.mgPerL === null }
+  return { ingredient: dip.ingredient, byLabel: dip.mgPerL === null, levelUnit: levelUnitOf(procedure) }
 }
 
 function plannedFor(
@@ -102,15 +104,17 @@ export function measureOut(
   if (out.for === 'tank') {
     const mgPerL = out.mgPerL[chosenOption(procedure, start, 'dose') ?? '']
     if (mgPerL === undefined) return null
-    const step = product.measure?.step ?? null
-    const exact = (mgPerL * litres) / product.mgPerUnit
-    const amount = step === null ? exact : Math.max(step, Math.round(exact / step) * step)
+    // After a half change the replaced half is dosed, unless all of it was chosen.
+    const share = chosenOption(procedure, start, 'redose') === 'replaced' ? HALF : 1
+    const dose = doseToLevel(mgPerL * share, litres, product)
+    // Less than the tool measures is nothing that can be measured out.
+    if (!dose || dose.amount === null || dose.belowMeasurable) return null
     return {
       ingredient: out.ingredient,
       productId: product.id,
-      amount: Number(amount.toPrecision(8)),
+      amount: Number(dose.amount.toPrecision(8)),
       unit: product.unit,
-      massMg: Number((amount * product.mgPerUnit).toPrecision(8)),
+      massMg: Number((dose.amount * product.mgPerUnit).toPrecision(8)),
     }
   }
   const bath = plannedFor(procedure, start, product)
@@ -138,7 +142,7 @@ export function proposedBy(
   netL: number | null,
   now: number,
 ): Content[] {
-  const happened = new Date(now).toISOString()
+  const happened = iso(now)
   const subjectIds = [...(start.partIds ?? []), ...(start.animalIds ?? [])]
   const steps = occasionsOf(procedure, start, subjectIds)
   const makes = (what: string) => steps.find(({ item }) => 'makes' in item && item.makes === what)

@@ -119,7 +119,10 @@ export const spansOf = ({ occasions }: Pick<BenchRun, 'occasions'>): BenchSpan[]
  * @example
  * nextOccasion(benchRun(journal, 'b1')!, now)?.title // what is done next
  */
-export function benchRun(journal: Journal, benchId: string): BenchRun | null {
+export const benchRun = (journal: Journal, benchId: string): BenchRun | null =>
+  journal.derive(`bench-run:${benchId}`, [`bench:${benchId}`, 'kind:equipment'], () => followRun(journal, benchId))
+
+function followRun(journal: Journal, benchId: string): BenchRun | null {
   const lines = journal.about(`bench:${benchId}`).filter(({ struck }) => !struck)
   const first = lines.find(({ content }) => content.kind === 'bench-start')
   if (first?.content.kind !== 'bench-start') return null

@@ -87,6 +87,13 @@ describe('every procedure', () => {
       if (wear) expect({ id, caution: wear.caution !== undefined }).toEqual({ id, caution: true })
     }
   })
+  test('shows a caution beside every amount of a chemical', () => {
+    const chemical = new Set(['measured-out', 'redose', 'session-cap', 'tub-cap'])
+    for (const { id, before, steps } of PROCEDURES)
+      for (const item of [...before, ...steps])
+        if (chemical.has(item.amount ?? ''))
+          expect([id, item.id, item.caution !== undefined]).toEqual([id, item.id, true])
+  })
   test('a timer is never over its stop before it rings', () => {
     for (const procedure of PROCEDURES)
       for (const { timer } of occasionsOf(procedure, {}, ['A']))

@@ -174,7 +174,7 @@ test('half changes, a redose and mixed water', () => {
   half.mark(8, 'pour')
   expect(ledgerOf(half.journal(), half.run(), 100, now(10))).toMatchObject([
     { kind: 'water-change', litres: 50, happened: at(5).happened },
-    { kind: 'dose', ingredient: 'fenbendazole', amount: 0.125, massMg: 27.5, happened: at(8).happened },
+    { kind: 'dose', ingredient: 'fenbendazole', amount: 0.25, massMg: 55, happened: at(8).happened },
     { kind: 'count', measure: 'alive', parts: [{ partId: 'jar', value: 4 }] },
   ])
   const bare = session('cyano-peroxide')
@@ -257,6 +257,14 @@ describe('what is looked for afterwards', () => {
     const day = DEFAULT_SETTINGS.clock.dayOf(now(100))
     expect(householdTasks(it.journal(), DEFAULT_SETTINGS, now(100), day).map(({ id }) => id)).toContain('bench/b/1')
   })
+  test('of missed looks the newest is told, for a week', () => {
+    const it = closed()
+    const late = (minute: number) =>
+      benchTasks(it.journal(), now(minute)).flatMap(({ id, state }) => (state === 'late' ? [id] : []))
+    expect(late(200)).toEqual(['bench/b/1'])
+    expect(late(40 + 220 * 60)).toEqual(['bench/b/144'])
+    expect(late(40 + 400 * 60)).toEqual([])
+  })
   test('goes when it is ticked', () => {
     const it = closed()
     it.write({ kind: 'task', ...at(100), taskId: 'bench/b/1', tankId: 'study', state: 'done' })
@@ -327,8 +335,24 @@ describe('before it begins', () => {
       null,
     )
     expect(high!.massMg).toBeCloseTo(260, 6)
+    // After a half change the replaced half, or all of it; less than the tool measures is nothing.
+    const again = (option: string, litres: number) =>
+      measureOut(
+        procedureById('planaria-half-change')!,
+        { choices: [{ id: 'redose', option }] },
+        productById(it, 'fen'),
+        litres,
+        null,
+      )
+    expect(again('replaced', 100)!.massMg).toBeCloseTo(27.5, 6)
+    expect(again('full', 100)!.massMg).toBeCloseTo(55, 6)
+    expect(needsOf(procedureById('bath-formalin')!, {})!.levelUnit).toBe('µL/L')
     // Only its label knows how strong it is.
-    expect(needsOf(procedureById('coral-dip')!, {})).toEqual({ ingredient: 'essential-oil-dip', byLabel: true })
+    expect(needsOf(procedureById('coral-dip')!, {})).toEqual({
+      ingredient: 'essential-oil-dip',
+      byLabel: true,
+      levelUnit: 'mg/L',
+    })
     expect(measureOut(procedureById('coral-dip')!, {}, null, 4, 12)).toEqual({
       ingredient: 'essential-oil-dip',
       amount: 12,

@@ -161,7 +161,7 @@ describe('amounts', () => {
     const measuredOut = { ingredient: 'fenbendazole', amount: 0.25, unit: 'g' as const, massMg: 55 }
     const redose = (option: string) =>
       amountOf('redose', input('planaria-half-change', { measuredOut, choices: [{ id: 'redose', option }] }))
-    expect(redose('replaced')).toMatchObject({ value: 0.125, words: 'for the replaced half' })
+    expect(redose('replaced')).toMatchObject({ value: 0.25, words: 'for the replaced half' })
     expect(redose('full')).toMatchObject({ value: 0.25, words: 'in full' })
     expect(amountOf('half-change', input('planaria-half-change', {}, 54))).toMatchObject({ value: 27, unit: 'L' })
   })

@@ -105,6 +105,28 @@ test('a measure stands in a standing, all parts together', () => {
   ])
 })
 
+test('a tank that stays dark past its planned end is tested every day until that is marked', () => {
+  const it = planCourse('blackout-marine')
+  const due = it.plan(5.5).tasks.filter(({ step, state }) => step === 'step-3' && state === 'due')
+  expect(due).toHaveLength(1)
+  expect(it.plan(5.5).tasks.find(({ step }) => step === 'end')).toMatchObject({ state: 'late' })
+})
+
+test('a dose to a level is never over it: peroxide in the whole tank, further-schools.md 4', () => {
+  const it = planCourse('peroxide-tank', { start: { products: { 'peroxide-tank': 'perox' } } })
+  it.write({
+    kind: 'product-setup',
+    ...it.at(-5),
+    productId: 'perox',
+    name: 'peroxide 3 %',
+    ingredient: 'peroxide',
+    strength: { kind: 'solution', mgPerMl: 30 },
+    measure: { tool: 'cup', step: 1 },
+  })
+  // 200 mg are 6.67 mL: by the whole millilitre six, not seven.
+  expect(it.plan(0.6).tasks.find(({ step }) => step === 'step-1')!.dose).toMatchObject({ amount: 6 })
+})
+
 test('five days in the dark are five days', () => {
   expect(planCourse('blackout-marine', { options: { days: '5' } }).schedule(-3.6)).toContain(
     'step-3 1–5; step-3-tan 2,4; end 5',

@@ -5,6 +5,7 @@ import { journalFrom } from '../journal/read.ts'
 import { ok, type Result } from '../result/result.ts'
 import { iso, MS_PER_DAY, MS_PER_HOUR } from '../time/zone.ts'
 import { coursesOf, unknownCoursesOf, type Course } from './course.ts'
+import { seriesStanding } from './standing-series.ts'
 import { coursePlan, HORIZON_DAYS, isDrugPlan, type CoursePlan } from './plan.ts'
 import type { Restart } from './record.ts'
 import type { CourseStanding, StandingInput, StandingOutput } from './standing.schema.ts'
@@ -289,31 +290,6 @@ function stageOf(plan: CoursePlan, counts: readonly Count[]): CourseStanding['st
   return counts.find(({ track }) => track === 'watch')?.state === 'full' ? 'to-close' : 'watching'
 }
 
-/** Scores of a plan's parts, one by one. */
-const seriesOf = (plan: CoursePlan): CourseStanding['series'] =>
-  (plan.series?.parts ?? []).map(({ part, last, expected, verdict }) => ({
-    track: plan.series!.track.id,
-    part: part.id,
-    control: part.control,
-    last: last && { at: iso(last.at), value: last.value },
-    expected,
-    verdict,
-  }))
-
-/** Measures of a plan, all parts together. */
-const measuresOf = (plan: CoursePlan): CourseStanding['series'] =>
-  plan.measures.map(({ track, last, expected, verdict }) => ({
-    track: track.id,
-    part: ALL_PARTS,
-    control: false,
-    last: last && { at: iso(last.at), value: last.value },
-    expected,
-    verdict,
-  }))
-
-/** What a measure of the whole tank says for its part. */
-const ALL_PARTS = 'all'
-
 /**
  * A course as it stands, in the plain shape that is asked for from outside.
  * @param now     ms
@@ -336,7 +312,7 @@ export function standingOf(
     stage: stageOf(plan, counts),
     anchors: anchorsOf(plan, counts),
     counts,
-    series: [...seriesOf(plan), ...measuresOf(plan)],
+    series: seriesStanding(plan),
     rules: [...plan.rules, ...plan.events].map(({ id, role, state, is, limit }) => ({
       rule: id,
       role,

@@ -72,7 +72,7 @@ function choiceConcerns(
             rule: 'choice-not-with',
             severity: 'block',
             what: `${choice!.label} with ${suffer.map(animalLabel).join(', ')}`,
-            reason: 'never with small-polyp corals, clams or anemones',
+            reason: choice!.notWithWhy ?? 'not for them',
             override: 'reason',
           },
         ]

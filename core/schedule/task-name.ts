@@ -1,3 +1,5 @@
+import { courseById } from '../courses/course.ts'
+import type { Journal } from '../journal/journal.ts'
 import { TRANSFER_RULES } from '../catalogue/treatments/transfer-rules.data.ts'
 import { PREPARATION_TICKS } from '../arrivals/ticks.ts'
 
@@ -62,4 +64,15 @@ export function taskName(taskId: string): string | null {
       ? parts[2]
       : parts[1]
   return NAMES[kind ?? ''] ?? null
+}
+
+/**
+ * What a task was in words: a plan's own step by its title, all others by their kind.
+ * @returns null for a task that this version does not know
+ */
+export function taskTitle(journal: Journal, taskId: string): string | null {
+  const [courseId = '', stepId] = taskId.split('/')
+  const definition = courseById(journal, courseId)?.definition
+  const step = definition?.kind === 'plan' ? definition.steps.find(({ id }) => id === stepId) : undefined
+  return step?.title ?? taskName(taskId)
 }

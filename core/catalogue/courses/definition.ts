@@ -9,7 +9,7 @@ export interface Option {
   id: string
   label: string
   /** `notWith`: animal groups for which this choice is refused without a written reason. */
-  choices: readonly { id: string; label: string; notWith?: readonly string[] }[]
+  choices: readonly { id: string; label: string; notWith?: readonly string[]; notWithWhy?: string }[]
 }
 
 /** Belongs to a course only where an option was chosen so; the option's first choice counts where nothing was chosen. */

@@ -87,7 +87,7 @@ export const FISH_PROCEDURES: readonly Procedure[] = [
     before: [
       { id: 'wear', words: 'Gloves and goggles on', caution: 'Peroxide burns eyes and skin. Never with formalin, acid or bleach near it.' },
       { id: 'tub', words: 'New water of the same salinity, strong air', records: [TANK_C, TUB_C] },
-      { id: 'mix', words: 'Peroxide into the tub, stirred', amount: 'measured-out' },
+      { id: 'mix', words: 'Peroxide into the tub, stirred', amount: 'measured-out', caution: 'Gloves and goggles stay on. Peroxide into water, never water into it.' },
       LID,
     ],
     steps: [INTO_TUB, { id: 'bath', title: 'Stay beside them', caution: STOP_AT, timer: { by: 'chosen' }, makes: 'bath' }, MOVED, HOME],
@@ -116,7 +116,7 @@ export const FISH_PROCEDURES: readonly Procedure[] = [
         caution: 'Formalin is a carcinogen and its vapour is toxic: not near food, not without air. A white deposit in the bottle: never use it. Follow its label and the law.',
       },
       { id: 'tub', words: 'New water of the same salinity, strong air', records: [TANK_C, { ...TUB_C, most: { value: 27, words: 'Formalin is never used in water over 27 °C: cool it first.' } }], caution: 'Formalin takes oxygen: two air stones. Test ammonia before it: formalin spoils the test.' },
-      { id: 'mix', words: 'Formalin into the tub, stirred', amount: 'measured-out' },
+      { id: 'mix', words: 'Formalin into the tub, stirred', amount: 'measured-out', caution: 'At arm’s length, air moving: the vapour is toxic. Formalin into water.' },
       LID,
     ],
     steps: [INTO_TUB, { id: 'bath', title: 'Stay beside them', caution: STOP_AT, timer: { by: 'chosen' }, makes: 'bath' }, MOVED, HOME],

@@ -30,6 +30,7 @@ const SPOT: ProcedureStep = {
   title: 'Tip 1–3 mm from the alga, release slowly',
   why: 'what runs off treats nothing and counts against the cap',
   each: true,
+  caution: 'Goggles on: it burns eyes. Never over the session’s cap.',
   amount: 'session-cap',
   records: [{ id: 'ml', label: '3 % peroxide', unit: 'mL', sessionLimit: 'peroxide-by-tier' }],
 }
@@ -56,7 +57,7 @@ const CHANGE: ProcedureStep = {
 
 const SPOT_BEFORE = [
   WEAR_FOR_PEROXIDE,
-  { id: 'syringe', words: 'Syringe with a rigid tip, the session’s mL drawn and no more', amount: 'session-cap' as const },
+  { id: 'syringe', words: 'Syringe with a rigid tip, the session’s mL drawn and no more', amount: 'session-cap' as const, caution: 'Of 3 %: stronger peroxide is diluted first, into water.' },
   FLOW_OFF,
   TOP_OFF_OFF,
   UV_OFF,
@@ -202,6 +203,7 @@ export const PEROXIDE_PROCEDURES: readonly Procedure[] = [
         title: 'Drip 3 % onto rock and alga, not on tissue',
         why: '1–2 mL, then it waits',
         each: true,
+        caution: 'Goggles on. Off the tissue: it strips polyps.',
         amount: 'tub-cap',
         records: [{ id: 'ml', label: '3 % peroxide', unit: 'mL', sessionLimit: 'peroxide-in-tub' }],
       },

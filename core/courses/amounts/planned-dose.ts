@@ -70,6 +70,16 @@ export function doseToward(
   }
 }
 
+/**
+ * The dose that brings water without the ingredient to a level, and never over it: where the tool would round up, the next smaller
+ * amount is taken.
+ */
+export const doseToLevel = (mgPerL: number, volumeL: number, product: ShelfProduct | null): PlannedDose | null =>
+  doseToward(0, mgPerL, mgPerL * (1 + ROUNDING), volumeL, product)
+
+/** What a sum of floating numbers may be off. */
+const ROUNDING = 1e-9
+
 /** A water change that brings a level down, worked out. */
 export interface PlannedChange {
   litres: number

@@ -4,7 +4,7 @@ import type { Journal } from '../../journal/journal.ts'
 import { readingsOf } from '../../readings/latest.ts'
 import { MS_PER_DAY, MS_PER_HOUR, type ZoneClock } from '../../time/zone.ts'
 import { measureText } from '../../words/measure.ts'
-import { doseToward } from '../amounts/planned-dose.ts'
+import { doseToLevel, doseToward } from '../amounts/planned-dose.ts'
 import { sessionCap, tierOf } from '../amounts/planned-session.ts'
 import { silicateDose } from '../amounts/silicate-loop.ts'
 import type { CourseRecord } from '../record.ts'
@@ -44,9 +44,6 @@ function silicateAmount(
   return { ...(wanted && { ingredient: wanted.ingredient }), ...(dose && { dose }) }
 }
 
-/** A tool may round a dose up by a tenth, and no more (EA). */
-const LEVEL_SLACK = 1.1
-
 /** What a step of a plan takes: a session's cap, a dose to a level, the silicate loop, a share of the water. */
 export function amountOf({ facts, journal, settings }: TaskInput, step: Step): Partial<Draft> {
   const { course, volumeL } = facts
@@ -65,13 +62,7 @@ export function amountOf({ facts, journal, settings }: TaskInput, step: Step): P
   if (step.amount === 'to-level' && step.mgPerL !== undefined) {
     const [product] = course.definition.products
     const productId = product && course.products[product.dose]
-    const dose = doseToward(
-      0,
-      step.mgPerL,
-      step.mgPerL * LEVEL_SLACK,
-      volumeL,
-      productId === undefined ? null : productById(journal, productId),
-    )
+    const dose = doseToLevel(step.mgPerL, volumeL, productId === undefined ? null : productById(journal, productId))
     return { ...(product && { ingredient: product.ingredient }), ...(dose && { dose }) }
   }
   if (step.amount === 'silicate-loop') return silicateAmount(journal, facts, volumeL, settings.clock)

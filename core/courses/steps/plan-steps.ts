@@ -73,7 +73,8 @@ function daysOf(input: TaskInput, due: DaysDue): { anchor: Day; last: number; wh
     // While it is treated: what belongs to the treatment ends with it.
     last:
       due.until === 'end'
-        ? end.day - startDay
+        ? // Past its planned day and not ended, it goes on: a dark tank is tested every day.
+          (end.isMarked ? end.day : Math.max(end.day, input.settings.clock.dayOf(input.facts.now))) - startDay
         : end.isMarked
           ? Math.min(due.until ?? due.day, Math.max(due.day, end.day - startDay))
           : (due.until ?? due.day),

@@ -26,7 +26,7 @@ export function MeasureOut({
   measured,
   litres,
 }: {
-  needs: { ingredient: string; byLabel: boolean }
+  needs: { ingredient: string; byLabel: boolean; levelUnit: string }
   products: readonly ShelfProduct[]
   product: ShelfProduct | null
   onProduct: (id: string) => void
@@ -72,7 +72,7 @@ export function MeasureOut({
           <Quiet>
             {measured.massMg === undefined
               ? `in ${measureText(litres, 'L', settings.units, 3)}, by its label`
-              : `→ ${figures(measured.massMg / litres, 3)} mg/L in ${measureText(litres, 'L', settings.units, 3)}`}
+              : `→ ${figures(measured.massMg / litres, 3)} ${needs.levelUnit} in ${measureText(litres, 'L', settings.units, 3)}`}
           </Quiet>
         </p>
       )}

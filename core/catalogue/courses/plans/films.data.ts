@@ -86,7 +86,7 @@ export const FILM_PLANS: readonly Definition[] = [
         choices: [
           { id: '3', label: 'three days' },
           { id: '5', label: 'five days' },
-          { id: '9', label: 'nine days', notWith: ['coral-sps', 'clam', 'anemone'] },
+          { id: '9', label: 'nine days', notWith: ['coral-sps', 'clam', 'anemone'], notWithWhy: 'never with small-polyp corals, clams or anemones' },
         ],
       },
     ],
