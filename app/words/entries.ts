@@ -91,6 +91,7 @@ const COUNT_NAMES: Record<NonNullable<ContentOf<'count'>['what'] | ContentOf<'co
   left: 'left',
   'edge-mm': 'edge, mm',
   survey: 'survey',
+  polyps: 'polyps',
   colour: 'colour',
   'head-count': 'head count',
   'visibility-cm': 'visibility, cm',

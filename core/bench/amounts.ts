@@ -48,11 +48,13 @@ export const levelUnitOf = ({ measuredOut }: Pick<Procedure, 'measuredOut'>): st
 const PEROXIDE_3_PERCENT = peroxideStrength({ percentByMass: 3 })
 const MG_PER_ML_3_PERCENT = PEROXIDE_3_PERCENT.ok ? PEROXIDE_3_PERCENT.value.mgPerMl : NaN
 
-/** A limit of the whole session. */
+/** A limit of a figure's sum. */
 export interface SessionLimit {
   most: number
   unit: string
   words: string
+  /** What is added up: all that the session gave, or what each subject got (a tub is filled afresh for each rock). */
+  per: 'session' | 'subject'
 }
 
 /**
@@ -70,6 +72,7 @@ export function sessionLimit(name: SessionLimitName, { procedure, start, netL }:
         most: floorTo((tier.capMgPerL * (netL ?? 0)) / MG_PER_ML_3_PERCENT, 2),
         unit: 'mL',
         words: `of 3 % peroxide in one session, ${tier.label}`,
+        per: 'session',
       }
     }
     case 'peroxide-in-tub':
@@ -77,14 +80,21 @@ export function sessionLimit(name: SessionLimitName, { procedure, start, netL }:
         most: TUB_PEROXIDE_ML_PER_L * (askedFigure(start, 'tubL') ?? 0),
         unit: 'mL',
         words: 'of 3 % peroxide in this tub',
+        per: 'subject',
       }
     case 'leather-drip':
-      return { most: LEATHER_DRIP_ML, unit: 'mL', words: 'of 3 % peroxide on a leather coral and its rock' }
+      return {
+        most: LEATHER_DRIP_ML,
+        unit: 'mL',
+        words: 'of 3 % peroxide on a leather coral and its rock',
+        per: 'subject',
+      }
     case 'kalk-paste':
       return {
         most: (KALK_PASTE_G_PER_100_L * (netL ?? 0)) / 100,
         unit: 'g',
         words: 'of calcium hydroxide in one session',
+        per: 'session',
       }
   }
 }

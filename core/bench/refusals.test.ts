@@ -1,6 +1,6 @@
 import { DEFAULT_SETTINGS } from '../household/settings.ts'
 import { amountOf, sessionLimit } from './amounts.ts'
-import { amountInput, doneTooLately, missingFigures, overLimit, refusalOf } from './refusals.ts'
+import { amountInput, doneTooRecently, missingFigures, overLimit, recordsOf, refusalOf, spentOf } from './refusals.ts'
 import { now, part, session } from './testing.ts'
 
 const { units } = DEFAULT_SETTINGS
@@ -98,7 +98,7 @@ test('minutes in air past the limit are said with what to do', () => {
 
 test('a leather coral is not dripped on again within seven days', () => {
   const it = session('leather-drip', { partIds: ['leather'] }, [part('leather', 'coral')])
-  const again = (minute: number, id = 'leather') => doneTooLately(it.journal(), it.run().procedure, [id], now(minute))
+  const again = (minute: number, id = 'leather') => doneTooRecently(it.journal(), it.run().procedure, [id], now(minute))
   // Begun, and nothing done yet.
   expect(again(60)).toBeNull()
   it.prepare(1)
@@ -106,6 +106,23 @@ test('a leather coral is not dripped on again within seven days', () => {
   expect(again(60)).toEqual({ at: now(0), againAt: now(7 * 24 * 60) })
   expect(again(7 * 24 * 60)).toBeNull()
   expect(again(60, 'another')).toBeNull()
+})
+
+test('each rock has a tub of its own, each leather coral its own drip', () => {
+  const it = session('peroxide-bench', { partIds: ['A', 'B'], figures: [{ id: 'tubL', value: 2 }] })
+  it.prepare(1)
+  it.mark(2, 'lift', 'done', { partId: 'A' })
+  const step = it.run().procedure.steps.find(({ records }) => records?.some(({ id }) => id === 'ml'))!.id
+  const over = (partId: string, value: number) =>
+    refusalOf(it.run(), it.find(step, partId), ml(value), water(3))?.words.includes('is over') ?? false
+  expect(over('A', 2.1)).toBe(true)
+  it.mark(2, step, 'done', { partId: 'A', values: ml(2) })
+  const { totals, occasions } = it.run()
+  expect(totals.get('ml')).toBe(2)
+  const [record, limit] = [recordsOf(it.find(step, 'B'))[0]!, { per: 'subject' as const }]
+  expect(spentOf({ totals, occasions }, record, limit, 'A')).toBe(2)
+  expect(spentOf({ totals, occasions }, record, limit, 'B')).toBe(0)
+  expect(spentOf({ totals, occasions }, record, { per: 'session' }, 'B')).toBe(2)
 })
 
 describe('amounts', () => {

@@ -3,7 +3,7 @@ import type { UnitHabits } from '../household/settings.ts'
 import type { Journal } from '../journal/journal.ts'
 import { MS_PER_DAY, MS_PER_MINUTE } from '../time/zone.ts'
 import { measureText } from '../words/measure.ts'
-import { askedFigure, sessionLimit, type AmountInput } from './amounts.ts'
+import { askedFigure, sessionLimit, type AmountInput, type SessionLimit } from './amounts.ts'
 import { benchRun, isOverLimit, occasionBefore, type BenchRun, type FollowedOccasion } from './follow.ts'
 
 /** What speaks against a mark that is about to be made. */
@@ -43,7 +43,30 @@ function figureOf(run: BenchRun, values: Figures, id: string): number | null {
 /** A difference of these units has no zero to be moved. */
 const apart = (unit: string) => (unit === '°C' || unit === 'psu' ? `${unit} apart` : unit)
 
-function figureRefusal(run: BenchRun, record: StepRecord, values: Figures, { netL, units }: BenchWater): string | null {
+/**
+ * What was given so far against the limit of a figure: of the whole session, or of one subject where each has its own.
+ * @returns in the figure's unit
+ */
+export function spentOf(
+  run: Pick<BenchRun, 'occasions' | 'totals'>,
+  { id }: StepRecord,
+  { per }: Pick<SessionLimit, 'per'>,
+  subjectId: string | null,
+): number {
+  if (per === 'session') return run.totals.get(id) ?? 0
+  return run.occasions
+    .filter((one) => one.subjectId === subjectId)
+    .flatMap(({ values }) => values.filter((figure) => figure.id === id))
+    .reduce((sum, { value }) => sum + value, 0)
+}
+
+function figureRefusal(
+  run: BenchRun,
+  record: StepRecord,
+  subjectId: string | null,
+  values: Figures,
+  { netL, units }: BenchWater,
+): string | null {
   const { id, label, unit, least, most, near } = record
   const value = values.find((one) => one.id === id)?.value
   if (value === undefined) return null
@@ -54,8 +77,9 @@ function figureRefusal(run: BenchRun, record: StepRecord, values: Figures, { net
   if (near && other !== null && other !== undefined && Math.abs(value - other) > near.within + 1e-9)
     return `${said}: ${measureText(Math.abs(value - other), apart(unit), units, 2)} apart. ${near.words}`
   if (!record.sessionLimit) return null
-  const { most: cap, unit: capUnit, words } = sessionLimit(record.sessionLimit, amountInput(run, netL))
-  const sum = (run.totals.get(id) ?? 0) + value
+  const limit = sessionLimit(record.sessionLimit, amountInput(run, netL))
+  const { most: cap, unit: capUnit, words } = limit
+  const sum = spentOf(run, record, limit, subjectId) + value
   return sum > cap + 1e-9
     ? `${Number(sum.toPrecision(3))} ${capUnit} is over the ${Number(cap.toPrecision(3))} ${capUnit} ${words}. Stop here: go on tomorrow, or change water first.`
     : null
@@ -75,7 +99,7 @@ export function refusalOf(
   const first = occasionBefore(run, occasion)
   if (first) return { words: `First: ${first.title}. The order keeps animals safe.`, passes: null }
   for (const record of recordsOf(occasion)) {
-    const words = figureRefusal(run, record, values, water)
+    const words = figureRefusal(run, record, occasion.subjectId, values, water)
     if (words !== null) return { words, passes: null }
   }
   const { timer, begunAt } = occasion
@@ -120,7 +144,7 @@ const capital = (text: string) => text.charAt(0).toUpperCase() + text.slice(1)
  * The last time that a procedure was done to some of these within the days that it asks for.
  * @returns null where it may be done again
  */
-export function doneTooLately(
+export function doneTooRecently(
   journal: Journal,
   { id, notWithinDays }: BenchRun['procedure'],
   subjectIds: readonly string[],

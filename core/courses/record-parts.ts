@@ -1,6 +1,7 @@
 import { animalGroupById } from '../catalogue/animal-group.ts'
 import { animalById, animalsOf } from '../household/animals.ts'
 import { coralsOf, livingCorals } from '../household/corals.ts'
+import type { CountMeasure } from '../catalogue/courses/definitions.ts'
 import type { Part } from '../household/parts.ts'
 import { firstAtOrAfter, type Journal } from '../journal/journal.ts'
 import { netVolumeAt } from '../household/tanks.ts'
@@ -108,6 +109,10 @@ const JAR_WAIT_HOURS = 12
 const isTooSoon = (sessions: CourseRecord['sessions'], measure: string | undefined, at: number): boolean =>
   measure === 'alive' && sessions.some((dosed) => at >= dosed.at && at - dosed.at < JAR_WAIT_HOURS * MS_PER_HOUR)
 
+/** Polyps of a leather coral were kept as a survey before they were a measure of their own. */
+const measureFor = ({ definition }: Course, measure: CountMeasure): CountMeasure =>
+  measure === 'survey' && definition.steps.some((step) => step.measure === 'polyps') ? 'polyps' : measure
+
 const countEntries = (
   journal: Journal,
   course: Course,
@@ -123,11 +128,15 @@ const countEntries = (
         at <= until &&
         content.measure !== undefined &&
         (content.parts !== undefined || content.values !== undefined) &&
-        (content.courseId === course.id || (content.courseId === undefined && content.tankId === course.tankId)),
+        (content.courseId === course.id ||
+          // A survey of all corals is no count of polyps.
+          (content.courseId === undefined &&
+            content.tankId === course.tankId &&
+            content.measure === measureFor(course, content.measure))),
     )
     .map(({ at, content, id }) => ({
       at,
-      measure: content.measure!,
+      measure: measureFor(course, content.measure!),
       parts: content.parts ?? [],
       ...(content.parts === undefined && { total: content.values!.reduce((sum, value) => sum + value, 0) }),
       ...(content.taskId !== undefined && { taskId: content.taskId }),

@@ -4,9 +4,13 @@ import { refugeScores } from '../courses/outlook/refuge.ts'
 import { courseById } from '../courses/course.ts'
 import { taskContents } from '../courses/task-contents.ts'
 import { coralLookTasks } from '../schedule/coral-looks.ts'
-import { conditionContent, coralSetup, coralsOf, placeLog, spareCopies, unnamedCorals } from './corals.ts'
+import { coralSetup, coralsOf, placeLog, spareCopies, unnamedCorals } from './corals.ts'
 import { animalById } from './animals.ts'
-import { partById } from './parts.ts'
+import { surveyContents } from './coral-survey.ts'
+import { partById, type Part } from './parts.ts'
+
+const looked = ({ id, tankId }: Part, value: number, at: number) =>
+  surveyContents(tankId, new Map([[id, value]]), at)[0]!
 
 const arrive = (it: ReturnType<typeof fragTub>, animalId: string, group: string, count = 1, tankId = 'frag') =>
   it.write({
@@ -59,7 +63,7 @@ test('three days after its move a coral is to be looked at, in the ledger, until
   expect(asked(4)).toEqual([['Look at zoa in its new place', 'due']])
   expect(asked(7)).toEqual([['Look at zoa in its new place', 'late']])
   expect(asked(30)).toEqual([])
-  it.write(conditionContent(coralsOf(it.journal, 'frag')[0]!, 3, it.ms(5, '12:00')))
+  it.write(looked(coralsOf(it.journal, 'frag')[0]!, 3, it.ms(5, '12:00')))
   expect(asked(6)).toEqual([])
 })
 
@@ -96,7 +100,7 @@ describe('the place log: condition before and three days after each move', () =>
   test('the last look before, the first look from the third day on, and when it is due', () => {
     const it = fragTub()
     const look = (day: number, value: number) =>
-      it.write(conditionContent(partById(it.journal, 'zoa')!, value, it.ms(day, '12:00')))
+      it.write(looked(partById(it.journal, 'zoa')!, value, it.ms(day, '12:00')))
     look(0, 2)
     it.write({
       kind: 'part-change',

@@ -1,6 +1,6 @@
 import { animalGroupById } from '../catalogue/animal-group.ts'
 import { LOOK_AFTER_MOVE_DAYS } from '../catalogue/corals/condition.ts'
-import type { Content, ContentOf } from '../journal/entry.ts'
+import type { ContentOf } from '../journal/entry.ts'
 import type { Journal } from '../journal/journal.ts'
 import { iso, MS_PER_DAY } from '../time/zone.ts'
 import { animalById, residentsOf, tankOfAnimal, type Animal } from './animals.ts'
@@ -143,15 +143,6 @@ export function placeLog(journal: Journal, partId: string): PlaceStay[] {
     .map((stay, i) => (stays[i + 1] && stays[i + 1]!.at < (stay.lookAt ?? 0) ? { ...stay, lookAt: null } : stay))
     .reverse()
 }
-
-/** What is kept of a look at a coral. */
-export const conditionContent = (part: Part, value: number, at: number): Content => ({
-  kind: 'count',
-  happened: iso(at),
-  tankId: part.tankId,
-  measure: 'survey',
-  parts: [{ partId: part.id, value }],
-})
 
 /** Whether small-polyp corals live in a tank, by the ledger or by its named corals: some of what they live in moves half as fast. */
 export const hasSmallPolyps = (journal: Journal, tankId: string): boolean =>

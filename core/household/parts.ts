@@ -18,6 +18,8 @@ export interface Part {
   /** The animal of the ledger that it is. */
   animalId: string | undefined
   place: Place
+  /** Where it is drawn on the tank seen from the front, as shares of its length and height; null where it was not put. */
+  spot: { x: number; y: number } | null
   /** Who else holds a piece of a coral, as it was written. */
   elsewhere: string | undefined
   /** When it was set up, ms. */
@@ -59,6 +61,7 @@ export function partById(journal: Journal, id: string): Part | null {
         group: setup.group,
         animalId: setup.animalId,
         place: setup.place ?? {},
+        spot: setup.x === undefined || setup.y === undefined ? null : { x: setup.x, y: setup.y },
         elsewhere: setup.elsewhere,
         since,
       }

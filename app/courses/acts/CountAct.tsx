@@ -1,15 +1,14 @@
 import { useState } from 'react'
 import { styled } from 'styled-components'
-import { HIGHEST_PATCH_STAGE, STAGE_WORDS } from '../../../core/catalogue/patch-stage.ts'
 import { partsOf } from '../../../core/household/parts.ts'
 import { iso } from '../../../core/time/zone.ts'
-import { Radios } from '../../fields/Radios.tsx'
 import { thisInstant } from '../../frame/now.tsx'
 import { useKeeping, UnkeptNote } from '../../journal/keeping.tsx'
 import { useHousehold } from '../../journal/provider.tsx'
 import { Button, ButtonLink, PrimaryButton } from '../../look/buttons.ts'
 import { Line, Small } from '../../look/text.ts'
 import type { ActProps } from './act-props.ts'
+import { StepChoice } from './StepChoice.tsx'
 
 const Row = styled.div`
   display: flex;
@@ -19,34 +18,6 @@ const Row = styled.div`
   padding: 4px 0;
   > span {
     flex: 1 1 84px;
-  }
-`
-
-const Stage = styled.label`
-  position: relative;
-  display: grid;
-  place-items: center;
-  flex: 1 1 28px;
-  max-width: 44px;
-  padding: 0;
-  height: 44px;
-  border: 1.5px solid var(--ink);
-  border-right-width: 0;
-  background: var(--sheet);
-  color: var(--ink);
-  font: 600 17px var(--mono);
-  border-radius: 0;
-  &:last-child {
-    border-right-width: 1.5px;
-  }
-  &:has(input:checked) {
-    background: var(--second);
-    color: var(--on-second);
-  }
-  &:has(input:focus-visible) {
-    outline: 3px solid var(--second);
-    outline-offset: 2px;
-    z-index: 1;
   }
 `
 
@@ -88,17 +59,12 @@ export function CountAct({ plan, task, next }: ActProps) {
               {name}
               {control && <Small> left untreated</Small>}
             </span>
-            <Radios
-              label={`Stage of ${name}`}
+            <StepChoice
+              measure="patch-stage"
+              of={`Stage of ${name}`}
               value={scores[id] ?? null}
-              options={Array.from({ length: HIGHEST_PATCH_STAGE + 1 }, (_, stage) => ({
-                value: stage,
-                shown: stage,
-                name: `${stage}, ${STAGE_WORDS[stage]}`,
-              }))}
               onChange={(stage) => setScores({ ...scores, [id]: stage })}
-              Choice={Stage}
-              style={{ flex: '0 1 264px', minWidth: 168 }}
+              short
             />
           </Row>
         ))}

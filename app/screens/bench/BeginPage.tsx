@@ -3,7 +3,7 @@ import { useNavigate, useParams, useSearchParams } from 'react-router'
 import { styled } from 'styled-components'
 import { measureOut, needsOf, optionOfCourse, presetOption, proposedBy } from '../../../core/bench/begin.ts'
 import { isAskedFor, type BenchStart } from '../../../core/bench/occasions.ts'
-import { doneTooLately } from '../../../core/bench/refusals.ts'
+import { doneTooRecently } from '../../../core/bench/refusals.ts'
 import { subjectsOf } from '../../../core/bench/subjects.ts'
 import type { Procedure } from '../../../core/catalogue/procedures/procedure.types.ts'
 import { procedureById } from '../../../core/catalogue/procedures/procedures.ts'
@@ -131,7 +131,7 @@ function Begin({ procedure, tank }: { procedure: Procedure; tank: Tank }) {
   })
   const proposed = proposedBy(journal, procedure, start(now, 'draft'), netL, now)
   const doubts = useDoubts(proposed)
-  const tooLately = doneTooLately(journal, procedure, idsOf('part'), now)
+  const tooRecently = doneTooRecently(journal, procedure, idsOf('part'), now)
   const lacking = [
     ...(procedure.subjects.length > 0 && !procedure.mayHaveNone && chosen.length === 0 ? ['what it is done to'] : []),
     ...procedure.figures
@@ -230,10 +230,10 @@ function Begin({ procedure, tank }: { procedure: Procedure; tank: Tank }) {
               </Select>
             </label>
           )}
-          {tooLately && (
+          {tooRecently && (
             <Bar $tone="act" role="alert">
-              Done {momentBeside(tooLately.at, now, settings.clock)}: not again before{' '}
-              {momentBeside(tooLately.againAt, now, settings.clock)}.
+              Done {momentBeside(tooRecently.at, now, settings.clock)}: not again before{' '}
+              {momentBeside(tooRecently.againAt, now, settings.clock)}.
             </Bar>
           )}
           <DoubtList doubts={doubts} />
@@ -241,7 +241,7 @@ function Begin({ procedure, tank }: { procedure: Procedure; tank: Tank }) {
           <div>
             <PrimaryButton
               style={{ minHeight: 64, fontSize: 20, width: '100%' }}
-              isDisabled={busy || lacking.length > 0 || wrong.length > 0 || tooLately !== null || !doubts.isClear}
+              isDisabled={busy || lacking.length > 0 || wrong.length > 0 || tooRecently !== null || !doubts.isClear}
               onPress={() => void begin()}
             >
               Begin at {tank.name}

@@ -1,4 +1,4 @@
-import { screen, waitFor } from '@testing-library/react'
+import { screen, waitFor, within } from '@testing-library/react'
 import type { Content } from '../../../core/journal/entry.ts'
 import { bareTank } from '../../../core/journal/testing.ts'
 import { sampleOf } from '../../../scripts/testing/app.tsx'
@@ -70,16 +70,45 @@ describe('corals and their places', () => {
     await user.click(screen.getByRole('button', { name: 'how it looks' }))
     await user.click(screen.getByRole('button', { name: 'pale' }))
     await waitFor(() => expect(lines('count')).toMatchObject([{ measure: 'survey', parts: [{ value: 2 }] }]))
+    await user.click(screen.getByRole('button', { name: 'put red cap on the drawing' }))
+    await user.click(screen.getByRole('button', { name: 'right' }))
+    await waitFor(() => expect(lines('part-change')).toMatchObject([{ changes: { x: 0.55, y: 0.5 } }]))
+    expect(await screen.findByRole('button', { name: 'red cap, pale' })).toBeVisible()
     await user.click(screen.getByRole('button', { name: 'Change red cap' }))
     await user.type(screen.getByLabelText('Place'), 'rock, left')
     await user.click(screen.getByRole('button', { name: 'Keep the change' }))
     await waitFor(() =>
-      expect(lines('part-change')).toMatchObject([
+      expect(lines('part-change').slice(1)).toMatchObject([
         { changes: { place: { compartment: 'rock, left', lightShare: 0.4 } } },
       ]),
     )
     await user.click(await screen.findByRole('button', { name: '2 places so far' }))
     expect(screen.getByText(/pale before, not looked at after three days/)).toBeVisible()
+  })
+
+  test('a survey asks for each and is one entry; who went back is named', async () => {
+    const { user, lines } = await open(HOSTS, '/tanks/tub/corals')
+    for (const steps of [
+      ['4, open', '3, normal'],
+      ['1, receding', '3, normal'],
+    ]) {
+      await user.click(await screen.findByRole('button', { name: 'Look at all of them' }))
+      for (const [i, coral] of ['green zoanthids', 'Psammocora'].entries())
+        await user.click(
+          within(screen.getByRole('radiogroup', { name: `How ${coral} looks` })).getByRole('radio', { name: steps[i] }),
+        )
+      await user.click(screen.getByRole('button', { name: 'Log the survey' }))
+    }
+    await waitFor(() =>
+      expect(lines('count').at(-1)).toMatchObject({
+        measure: 'survey',
+        parts: [
+          { partId: 'zoa', value: 1 },
+          { partId: 'psammo', value: 3 },
+        ],
+      }),
+    )
+    expect(await screen.findByText('1 normal, 1 receding')).toBeVisible()
   })
 
   test('one that is gone leaves the list, and the spare copies tell what is left of it', async () => {

@@ -4,7 +4,6 @@ import { CORAL_CONDITIONS, conditionWord } from '../../../core/catalogue/corals/
 import { animalGroupById } from '../../../core/catalogue/animal-group.ts'
 import { animalLabel } from '../../../core/household/animals.ts'
 import {
-  conditionContent,
   coralSetup,
   coralsOf,
   conditionsOf,
@@ -12,10 +11,10 @@ import {
   unnamedCorals,
   type PlaceStay,
 } from '../../../core/household/corals.ts'
+import { coralSurveys, surveyContents } from '../../../core/household/coral-survey.ts'
 import type { Part, Place } from '../../../core/household/parts.ts'
 import { tankById, type Tank } from '../../../core/household/tanks.ts'
 import { dayAs, dayBeside } from '../../../core/time/words.ts'
-import { iso } from '../../../core/time/zone.ts'
 import { figures, plural } from '../../../core/words/numbers.ts'
 import { thisInstant, useNow } from '../../frame/now.tsx'
 import { useKeeping, UnkeptNote } from '../../journal/keeping.tsx'
@@ -25,6 +24,9 @@ import { Missing } from '../../look/Missing.tsx'
 import { Page, PageHead, TwoParts } from '../../look/page.ts'
 import { Bar, Heading, Line, Quiet, Rows, Small, Stack, Title } from '../../look/text.ts'
 import { CoralForm } from './CoralForm.tsx'
+import { CoralMap } from './CoralMap.tsx'
+import { SurveyForm } from './SurveyForm.tsx'
+import { SurveyList } from './SurveyList.tsx'
 import { RefugeList } from './RefugeList.tsx'
 import { SpareCopiesList } from './SpareCopiesList.tsx'
 
@@ -40,7 +42,9 @@ export function Corals() {
 function CoralsOf({ tank }: { tank: Tank }) {
   const { journal } = useHousehold()
   const { keep, busy, unkept } = useKeeping()
+  const { settings } = useHousehold()
   const [isAdding, setIsAdding] = useState(false)
+  const [isSurveying, setIsSurveying] = useState(false)
   const corals = coralsOf(journal, tank.id)
   const unnamed = unnamedCorals(journal, tank.id)
   return (
@@ -54,6 +58,25 @@ function CoralsOf({ tank }: { tank: Tank }) {
       </PageHead>
       <TwoParts>
         <Stack $gap={26}>
+          {corals.length > 0 && (
+            <section>
+              {isSurveying ? (
+                <>
+                  <Heading>How each looks now</Heading>
+                  <SurveyForm tankId={tank.id} corals={corals} onDone={() => setIsSurveying(false)} />
+                </>
+              ) : (
+                <PrimaryButton onPress={() => setIsSurveying(true)}>Look at all of them</PrimaryButton>
+              )}
+            </section>
+          )}
+          {corals.length > 0 && (
+            <CoralMap
+              tank={tank}
+              corals={corals}
+              conditionOf={(id) => conditionsOf(journal, id).at(-1)?.value ?? null}
+            />
+          )}
           <section>
             <Heading>Where each stands</Heading>
             {unnamed.length > 0 && (
@@ -75,9 +98,9 @@ function CoralsOf({ tank }: { tank: Tank }) {
             )}
             {corals.length === 0 && unnamed.length === 0 && <Small style={{ paddingTop: 10 }}>None yet.</Small>}
             <Rows>
-              {corals.map((coral) => (
+              {corals.map((coral, i) => (
                 <li key={coral.id}>
-                  <Coral coral={coral} />
+                  <Coral coral={coral} number={i + 1} />
                 </li>
               ))}
             </Rows>
@@ -91,6 +114,7 @@ function CoralsOf({ tank }: { tank: Tank }) {
           </section>
         </Stack>
         <Stack $gap={26}>
+          <SurveyList surveys={coralSurveys(journal, tank.id, settings.clock)} />
           <SpareCopiesList />
           <RefugeList />
         </Stack>
@@ -110,7 +134,7 @@ function placeWords({ compartment, flow, lightHours, lightShare }: Place): strin
   return [compartment, flow && `${flow === 'none' ? 'no' : flow} flow`, light].filter(Boolean).join(', ')
 }
 
-function Coral({ coral }: { coral: Part }) {
+function Coral({ coral, number }: { coral: Part; number: number }) {
   const { journal, settings } = useHousehold()
   const now = useNow()
   const { keep, busy, unkept } = useKeeping()
@@ -125,7 +149,10 @@ function Coral({ coral }: { coral: Part }) {
     <Stack $gap={6}>
       <div style={{ display: 'flex', justifyContent: 'space-between', gap: 12 }}>
         <div>
-          <strong>{coral.name}</strong> <Quiet>{plural(coral.pieces, 'piece')}</Quiet>
+          <strong>
+            {number} {coral.name}
+          </strong>{' '}
+          <Quiet>{plural(coral.pieces, 'piece')}</Quiet>
           <br />
           <Quiet>
             {animalGroupById(coral.group ?? '')?.name ?? 'kind not said'}
@@ -163,19 +190,7 @@ function Coral({ coral }: { coral: Part }) {
               key={word}
               isDisabled={busy}
               onPress={() =>
-                void keep([
-                  conditionContent(coral, value, thisInstant()),
-                  ...(value === 0
-                    ? [
-                        {
-                          kind: 'part-change' as const,
-                          happened: iso(thisInstant()),
-                          partId: coral.id,
-                          changes: { gone: true },
-                        },
-                      ]
-                    : []),
-                ]).then((kept) => kept && close())
+                void keep(surveyContents(coral.tankId, new Map([[coral.id, value]]), thisInstant())).then(close)
               }
             >
               {word}

@@ -91,7 +91,7 @@ describe('a plan on its page', () => {
   test('a count of the whole tank is one number; nothing typed is said, and not logged', async () => {
     const { user, lines } = await open('/courses/p', start('water-clear', 0.2))
     await user.click((await screen.findAllByRole('button', { name: 'Log the count' }))[0]!)
-    expect(await screen.findByText('a number in cm, 0 where there is none')).toBeVisible()
+    expect(await screen.findByText('expected 0 or more cm')).toBeVisible()
     await user.type(screen.getAllByLabelText('seen through the water')[0]!, '35')
     await user.click(screen.getAllByRole('button', { name: 'Log the count' })[0]!)
     await waitFor(() =>

@@ -1,5 +1,5 @@
-/** How a coral looks, from worst to best: the scale of a survey. */
-export const CORAL_CONDITIONS = ['gone', 'receding', 'pale', 'closed', 'open'] as const
+/** How a coral looks, from worst to best: the scale of a survey. Normal: its colour is whole, its polyps are in; open: they are out. */
+export const CORAL_CONDITIONS = ['gone', 'receding', 'pale', 'normal', 'open'] as const
 
 /** A condition in words; the value itself where it is off the scale. */
 export const conditionWord = (value: number): string => CORAL_CONDITIONS[value] ?? String(value)

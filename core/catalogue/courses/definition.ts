@@ -191,8 +191,8 @@ type TrackKind =
       unit: string
       /** Which way it should go. */
       better: 'lower' | 'higher'
-      /** At most (or at least) this value, or this share of the first round. */
-      expected: readonly { byDay: number; value?: number; share?: number }[]
+      /** At most (or at least) this value, this share of the first round, or so much more than the first round. */
+      expected: readonly { byDay: number; value?: number; share?: number; plus?: number }[]
       /** No real change by then: identify it again. Null where none is given. */
       silentByDay: number | null
     }

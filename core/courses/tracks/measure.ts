@@ -21,6 +21,8 @@ export interface MeasureState {
   day: number
   /** What it should be at by now; null before the first mark, or without a first round. */
   expected: number | null
+  /** What is expected by which day of the course, in order; those that need a first round are missing without one. */
+  marks: readonly { day: number; value: number }[]
   verdict: 'on-course' | 'behind' | 'no-response' | 'unknown'
 }
 
@@ -93,15 +95,27 @@ export function countMeasures(record: CourseRecord, clock: ZoneClock): MeasureSt
     if (track.kind !== 'measure') return []
     const rounds = roundsOf(record, track.measure, track.of, clock)
     const [first, last] = [rounds[0] ?? null, rounds.at(-1) ?? null]
-    const mark = track.expected.findLast(({ byDay }) => byDay <= day)
-    const expected =
-      mark === undefined ? null : (mark.value ?? (first && mark.share !== undefined ? first.value * mark.share : null))
-    return [{ track, rounds, first, last, day, expected, verdict: verdictOf(track, first, last, day, expected) }]
+    const marks = track.expected.flatMap((mark) => {
+      const value = expectedValue(mark, first)
+      return value === null ? [] : [{ day: mark.byDay, value }]
+    })
+    const expected = marks.findLast((mark) => mark.day <= day)?.value ?? null
+    return [{ track, rounds, first, last, day, expected, marks, verdict: verdictOf(track, first, last, day, expected) }]
   })
 }
 
+/** What a mark of the expectation comes to; null where it needs a first round and there is none. */
+function expectedValue(
+  { value, share, plus }: MeasureTrack['expected'][number],
+  first: MeasureRound | null,
+): number | null {
+  if (value !== undefined) return value
+  if (!first) return null
+  return share !== undefined ? first.value * share : plus !== undefined ? first.value + plus : null
+}
+
 function verdictOf(
-  { better, measure, silentByDay }: MeasureTrack,
+  { better, measure, silentByDay, expected: wanted }: MeasureTrack,
   first: MeasureRound | null,
   last: MeasureRound | null,
   day: number,
@@ -111,6 +125,7 @@ function verdictOf(
   const isBetter = better === 'lower' ? last.value < first.value : last.value > first.value
   if (silentByDay !== null && day >= silentByDay && !(isBetter && isRealChange(measure, first.value, last.value)))
     return 'no-response'
+  if (wanted.length === 0) return 'unknown'
   if (expected === null) return 'on-course'
   return (better === 'lower' ? last.value <= expected : last.value >= expected) ? 'on-course' : 'behind'
 }

@@ -100,6 +100,7 @@ const MEASURES = [
   'left',
   'edge-mm',
   'survey',
+  'polyps',
   'colour',
   'head-count',
   'visibility-cm',

@@ -1,5 +1,5 @@
 import { styled } from 'styled-components'
-import { sessionLimit, type AmountInput } from '../../../../core/bench/amounts.ts'
+import { sessionLimit, type AmountInput, type SessionLimit } from '../../../../core/bench/amounts.ts'
 import type { StepRecord } from '../../../../core/catalogue/procedures/procedure.types.ts'
 import { shownUnit } from '../../../../core/words/measure.ts'
 import { figures } from '../../../../core/words/numbers.ts'
@@ -76,12 +76,15 @@ export function RecordFields({
   textOf,
   onText,
   limits,
+  spent,
 }: {
   records: readonly StepRecord[]
   /** What stands in a field: typed, or what a count begins at. */
   textOf: (record: StepRecord) => string
   onText: (record: StepRecord, text: string) => void
   limits: AmountInput
+  /** What was given so far against a limit. */
+  spent: (record: StepRecord, limit: SessionLimit) => number
 }) {
   const { settings } = useHousehold()
   if (records.length === 0) return null
@@ -114,7 +117,7 @@ export function RecordFields({
             onChange={(typed) => onText(record, typed)}
             hint={
               cap
-                ? `${figures(limits.totals.get(record.id) ?? 0, 3)} of ${figures(cap.most, 3)} ${cap.unit} ${cap.words}`
+                ? `${figures(spent(record, cap), 3)} of ${figures(cap.most, 3)} ${cap.unit} ${cap.words}`
                 : record.mayBeEmpty
                   ? 'may be left empty'
                   : undefined

@@ -10,7 +10,14 @@ import {
   type FollowedOccasion,
 } from '../../../../core/bench/follow.ts'
 import { ledgerOf } from '../../../../core/bench/ledger.ts'
-import { amountInput, missingFigures, overLimit, recordsOf, refusalOf } from '../../../../core/bench/refusals.ts'
+import {
+  amountInput,
+  missingFigures,
+  overLimit,
+  recordsOf,
+  refusalOf,
+  spentOf,
+} from '../../../../core/bench/refusals.ts'
 import type { ChecklistItem, ProcedureStep, StepRecord } from '../../../../core/catalogue/procedures/procedure.types.ts'
 import type { Content } from '../../../../core/journal/entry.ts'
 import { lastValue } from '../../../../core/readings/latest.ts'
@@ -192,6 +199,7 @@ export function Running({ run, netL, nameOf }: { run: BenchRun; netL: number | n
           textOf={textOf}
           onText={(record, text) => change(`${keyOf(next)} ${record.id}`, text)}
           limits={input}
+          spent={(record, limit) => spentOf(run, record, limit, next.subjectId)}
         />
       )}
       {refusal && (

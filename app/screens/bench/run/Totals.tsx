@@ -40,7 +40,7 @@ export function Totals({ run, netL, nameOf }: { run: BenchRun; netL: number | nu
                         ? measureText(run.totals.get(id)!, unit, settings.units)
                         : figures(run.totals.get(id)!, 4)}
                     </Figure>
-                    {cap && (
+                    {cap?.per === 'session' && (
                       <Quiet>
                         {' '}
                         of {figures(cap.most, 3)} {cap.unit}

@@ -26,7 +26,7 @@ const VERDICTS: Record<MeasureState['verdict'], string> = {
   'on-course': 'as expected',
   behind: 'behind what is expected',
   'no-response': 'no real change: identify it again',
-  unknown: 'one round says nothing yet',
+  unknown: 'nothing is expected of it by a day',
 }
 
 /** A measure of a plan: its rounds with their noise, against what is expected of it. */
@@ -82,6 +82,7 @@ function captionOf({ track, first, last, expected, verdict }: MeasureState, when
     expected === null
       ? ''
       : `; ${track.better === 'lower' ? 'at most' : 'at least'} ${figures(expected, 3)} expected by now`
+  if (first === last) return `${capital(said.split(',')[0]!)}: one round says nothing yet.`
   return `${capital(said)}${wanted}: ${VERDICTS[verdict]}.`
 }
 
@@ -89,16 +90,10 @@ function MeasureChart({ plan, measure }: { plan: CoursePlan; measure: MeasureSta
   const { settings } = useHousehold()
   const box = useRef<HTMLDivElement>(null)
   const width = useWidth(box)
-  const { track, rounds, first, day } = measure
+  const { track, rounds, first, day, marks: expected } = measure
   const startDay = settings.clock.dayOf(plan.course.startedAt)
   const dayOf = (at: number) => settings.clock.dayOf(at) - startDay
-  const marks = [
-    ...(first ? [{ day: dayOf(first.at), value: first.value }] : []),
-    ...track.expected.flatMap(({ byDay, value, share }) => {
-      const wanted = value ?? (first && share !== undefined ? first.value * share : null)
-      return wanted === null ? [] : [{ day: byDay, value: wanted }]
-    }),
-  ]
+  const marks = [...(first ? [{ day: dayOf(first.at), value: first.value }] : []), ...expected]
   const firstDay = Math.min(0, ...rounds.map(({ at }) => dayOf(at)))
   const lastDay = Math.max(7, day, ...marks.map((mark) => mark.day))
   const top = Math.max(

@@ -309,7 +309,17 @@ export const DECLINE_PLANS: readonly Definition[] = [
     water: 'marine',
     days: 60,
     lead: 'colour',
-    tracks: [measured('colour', 'on the colour card, 1 to 6', '', { of: 'mean', better: 'higher' })],
+    tracks: [
+      measured('colour', 'on the colour card, 1 to 6', '', {
+        of: 'mean',
+        better: 'higher',
+        expected: [
+          { byDay: 14, share: 1 },
+          { byDay: 30, plus: 1 },
+        ],
+        silentByDay: 21,
+      }),
+    ],
     steps: [
       {
         id: 'step-1',

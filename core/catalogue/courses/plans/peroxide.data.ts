@@ -277,8 +277,8 @@ export const PEROXIDE_PLANS: readonly Definition[] = [
     treats: ['leather-shed'],
     water: 'marine',
     days: 14,
-    lead: 'survey',
-    tracks: [measured('survey', 'polyps open, 0 to 2', '', { of: 'mean', better: 'higher', expected: [{ byDay: 14, value: 2 }], silentByDay: 14 })],
+    lead: 'polyps',
+    tracks: [measured('polyps', 'polyps out', '', { of: 'mean', better: 'higher', expected: [{ byDay: 14, value: 2 }], silentByDay: 14 })],
     steps: [
       {
         id: 'step-1',
@@ -291,9 +291,9 @@ export const PEROXIDE_PLANS: readonly Definition[] = [
       },
       {
         id: 'step-2',
-        title: 'Polyps: 0 none, 1 some, 2 all',
+        title: 'Polyps: none, some or all out',
         act: 'count',
-        measure: 'survey',
+        measure: 'polyps',
         each: 'coral',
         due: { day: 1, every: 1, until: 14 },
         how: 'Upright or fallen, film, shed. Blow dead film off gently.',
@@ -301,8 +301,8 @@ export const PEROXIDE_PLANS: readonly Definition[] = [
     ],
     rules: [
       stop(1, 'Does it smell, or has it holes?', 'smell or holes', 'cut and save'),
-      escalate(1, byDay(14, { left: { measure: 'survey' }, op: '<=', right: 0 }), 'no polyps at day 14', 'look for the cause of its decline'),
-      success({ left: { measure: 'survey' }, op: '>=', right: 2, onLast: 3, apartHours: 20 }, 'all polyps out on three days'),
+      escalate(1, byDay(14, { left: { measure: 'polyps' }, op: '<=', right: 0 }), 'no polyps at day 14', 'look for the cause of its decline'),
+      success({ left: { measure: 'polyps' }, op: '>=', right: 2, onLast: 3, apartHours: 20 }, 'all polyps out on three days'),
     ],
   }),
 ]
