@@ -6,7 +6,7 @@ import type { Day, ZoneClock } from '../../core/time/zone.ts'
 import { thisInstant, useNow } from '../frame/now.tsx'
 import { useHousehold } from '../journal/provider.tsx'
 
-/** All courses that run, as they stand: worked out anew when the journal grows or a minute passes. */
+/** All courses that run, as they stand: worked out again when the journal grows or a minute passes. */
 export function useRunningPlans(): CoursePlan[] {
   const { journal, settings, revision } = useHousehold()
   const minute = useNow()

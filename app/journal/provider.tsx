@@ -99,7 +99,7 @@ export function useOpening() {
   useEffect(
     () =>
       store?.subscribe((arrival) => {
-        // Read anew with the page as it stands: what is half typed on it stays.
+        // Read again with the page as it stands: what is half typed on it stays.
         if (arrival.kind === 'replaced') void client.invalidateQueries({ queryKey: key(which) })
         else if (arrival.kind === 'restored') setRestored(arrival.count)
         else
@@ -149,7 +149,7 @@ async function write(client: QueryClient, opened: Opened, entries: readonly Entr
     throw error instanceof StorageRefusal ? error : refusalOf(error)
   }
   client.setQueryData<Snapshot>(key(opened.which), (known) => {
-    // The journal may have been read anew while this was written: then that one takes it in as well.
+    // The journal may have been read again while this was written: then that one takes it in as well.
     const current = known?.opened ?? opened
     if (current !== opened) current.journal.add(entries)
     return snapshot(current)

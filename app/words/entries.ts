@@ -274,7 +274,7 @@ export function contentMarks(content: Content, wording: Wording, tankId?: string
         ),
       ]
     case 'animal-change':
-      return [plain(`${animalName(journal, content.animalId)} described anew`)]
+      return [plain(`${animalName(journal, content.animalId)} described again`)]
     case 'dead-on-arrival':
       return [{ text: '✕ ', tone: 'act' }, strong(newcomerName(content)), plain(' dead on arrival')]
     case 'acclimation-start':

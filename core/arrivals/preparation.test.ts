@@ -142,7 +142,7 @@ test('heater, air and kits are read from the journal; what it cannot tell is tic
   expect(asked(it)['heater']!.words).toMatch(/21 °C: 24 °C to 26 °C wanted/)
 })
 
-/** The side tub set up anew. */
+/** The side tub set up again. */
 const sideIs = (it: ReturnType<typeof home>, role: 'quarantine' | 'tub', litres: number) =>
   it.on(-20, '08:00', 'tank-setup', {
     tankId: 'side',

@@ -91,7 +91,7 @@ function describe(journal: Journal, id: string): Run | null {
   let ended: Run['ended'] = null
   const happenings: Happening[] = []
   const steps = new Set<string>()
-  // Chosen anew on the way, by what was measured.
+  // Chosen again on the way, by what was measured.
   let changed: Pick<RunSetup, 'way' | 'method'> | null = null
   let chosenAt = 0
   for (const { content, at, struck } of journal.about(`run:${id}`)) {

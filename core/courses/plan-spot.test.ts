@@ -5,6 +5,7 @@ import { scribe } from '../journal/testing.ts'
 import { zoneClock } from '../time/zone.ts'
 import { courseById } from './course.ts'
 import { coursePlan } from './plan.ts'
+import { treatedUntreatedOf } from './outlook/treated-untreated.ts'
 import { standingOf } from './standing.ts'
 import { doseContent, ruleWord } from './task-contents.ts'
 
@@ -173,13 +174,41 @@ describe('peroxide on spots: outbreaks.md 5.2 with further-schools.md 4', () => 
     expect(stepOf(it, 7, '20:00', 'close')).toMatchObject({ state: 'due', why: 'what it was for is reached' })
   })
 
+  test('what was left untreated is compared until it is treated itself, and then expected by its own days', () => {
+    const it = planted()
+    expect(treatedUntreatedOf(it.plan(0, '10:30'))).toBeNull()
+    it.session(0)
+    it.score(6, 4, 4, 1)
+    expect(treatedUntreatedOf(it.plan(6, '20:00'))).toMatchObject({
+      difference: 3,
+      verdict: 'hints',
+      chance: expect.closeTo(1 / 3, 9) as number,
+      treatedSince: Date.parse(it.at(0, '18:00').happened),
+      endedAt: null,
+      wanted: null,
+    })
+    it.write({ kind: 'part-change', ...it.at(7, '09:00'), partId: 'C', changes: { control: false } })
+    it.score(9, 4, 5, 4)
+    // Its own treatment began two days before: no mark of it is due, and its score takes no part in the comparison.
+    expect(it.standing(9, '20:00').series.at(-1)).toMatchObject({ part: 'C', control: false, expected: null })
+    expect(treatedUntreatedOf(it.plan(9, '20:00'))).toMatchObject({
+      difference: 3,
+      at: Date.parse(it.at(6, '19:00').happened),
+      endedAt: Date.parse(it.at(7, '09:00').happened),
+    })
+    // All white, and the untreated lower until it was treated.
+    expect(ruleOf(it, 9, 'success')).toMatchObject({ state: 'holds' })
+    it.score(12, 4, 5, 1)
+    expect(it.standing(12, '20:00').series.at(-1)).toMatchObject({ expected: 2, verdict: 'behind' })
+  })
+
   test('still stage 0 after three sessions: something else', () => {
     const it = planted()
     for (const day of [0, 1]) it.session(day)
     it.score(2, 0, 0, 0)
     expect(ruleOf(it, 2, 'escalate-1')).toMatchObject({ state: 'not-yet' })
     it.session(2)
-    expect(ruleOf(it, 2, 'escalate-1')).toMatchObject({ state: 'holds', then: 'identify it anew' })
+    expect(ruleOf(it, 2, 'escalate-1')).toMatchObject({ state: 'holds', then: 'identify it again' })
   })
 
   test('ammonia stops every plan: the session waits, and says for what', () => {

@@ -47,7 +47,7 @@ export function pumpAlarms(name: string, state: PumpState, now: number, clock: Z
   if (state.isDry)
     alarms.push({
       tone: 'act',
-      words: `${name} has run dry: it turns and gives nothing. Fill the bottle, and set its content anew.`,
+      words: `${name} has run dry: it turns and gives nothing. Fill the bottle, and set its content again.`,
     })
   if (missed.length > 0 && !state.isDry)
     alarms.push({

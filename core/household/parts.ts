@@ -11,6 +11,8 @@ export interface Part {
   name: string
   /** Left untreated, to compare with. */
   control: boolean
+  /** When one that was left untreated was treated after all, ms: from then on nothing is compared with it. Null for all others. */
+  releasedAt: number | null
   pieces: number
   gone: boolean
   /** Animal group of a coral; undefined where it is not said. */
@@ -36,6 +38,7 @@ export function partById(journal: Journal, id: string): Part | null {
   return journal.derive(`part:${id}`, [`part:${id}`], () => {
     let setup: Setup | null = null
     let since = 0
+    let releasedAt: number | null = null
     for (const { content, struck, at } of journal.about(`part:${id}`)) {
       if (struck) continue
       if (content.kind === 'part-setup') {
@@ -43,11 +46,14 @@ export function partById(journal: Journal, id: string): Part | null {
         since = at
       }
       // Of a place what is not said again stays.
-      if (content.kind === 'part-change' && setup)
+      if (content.kind === 'part-change' && setup) {
+        if (content.changes.control !== undefined)
+          releasedAt = content.changes.control ? null : setup.control ? at : releasedAt
         setup = changed<Setup>(setup, {
           ...content.changes,
           ...(content.changes.place && { place: { ...setup.place, ...content.changes.place } }),
         })
+      }
     }
     return (
       setup && {
@@ -56,6 +62,7 @@ export function partById(journal: Journal, id: string): Part | null {
         what: setup.what,
         name: isolated(setup.name),
         control: setup.control ?? false,
+        releasedAt,
         pieces: setup.pieces ?? 1,
         gone: setup.gone ?? false,
         group: setup.group,

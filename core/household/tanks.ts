@@ -41,7 +41,7 @@ export interface Tank {
 /** The first word of a tank's name, as the log line takes it where no short name was given. */
 const shortOf = (name: string): string => name.trim().split(/\s+/)[0]!.toLowerCase()
 
-/** A set-up with a change. A sheet that is measured anew speaks for itself again: what was learnt before it no longer holds. */
+/** A set-up with a change. A sheet that is measured again speaks for itself again: what was learnt before it no longer holds. */
 function withChange(setup: ContentOf<'tank-setup'>, { changes }: ContentOf<'tank-change'>): ContentOf<'tank-setup'> {
   const { learntL: _superseded, ...plain } = setup
   return changed<ContentOf<'tank-setup'>>(changes.sheet ? plain : setup, changes)
@@ -101,7 +101,7 @@ export function tankAt(journal: Journal, id: string, at: number): Tank | null {
 
 /**
  * Net litres of a tank at an instant. A volume that doses and readings showed later is better knowledge of the same water, so
- * it holds back to when its sheet was filled in; a sheet that was measured anew is another water.
+ * it holds back to when its sheet was filled in; a sheet that was measured again is another water.
  * @returns null where it is not worked out
  */
 export function netVolumeAt(journal: Journal, id: string, at: number): number | null {

@@ -224,7 +224,7 @@ export class Journal {
     for (const target of amended) {
       this.#amendments.get(target)!.sort(byLogged)
       touched.add(target)
-      // A strike-out may name a correction or a strike-out: then what that one named stands anew.
+      // A strike-out may name a correction or a strike-out: then what that one named stands again.
       const named = this.#slots.get(target)?.entry
       const root = named && targetOf(named)
       if (root) touched.add(root)
@@ -236,7 +236,7 @@ export class Journal {
     return this.amendments(amendment.id).some((by) => isStrikeOut(by))
   }
 
-  /** Works the lines of first entries out anew and puts them where they belong. */
+  /** Works the lines of first entries out again and puts them where they belong. */
   #settle(ids: Iterable<string>): void {
     const gone = new Map<LineList, Set<Line>>()
     const come = new Map<LineList, Line[]>()

@@ -54,7 +54,7 @@ export const PestByCountsInput = strict({
   eggsMean: Type.Number({
     minimum: 0,
     maximum: 10_000,
-    description: 'guessed to be there before that dip; drawn anew for each run, from none to several times as many',
+    description: 'guessed to be there before that dip; drawn again for each run, from none to several times as many',
   }),
   hatchHours: span(),
   maturationHours: span(),

@@ -10,7 +10,7 @@ test('a tap a beat gives the rate, once there are six', () => {
   expect(breathsFrom([5, 5, 5, 5, 5, 5])).toBeNull()
 })
 
-test('after a pause the count begins anew; of a long count the last fifteen seconds hold', () => {
+test('after a pause the count begins again; of a long count the last fifteen seconds hold', () => {
   expect(tapsAfter(tapping(60, 8), 7000 + 4001)).toEqual([11_001])
   const long = tapping(60, 30).reduce<number[]>((taps, at) => tapsAfter(taps, at), [])
   expect(long).toHaveLength(16)

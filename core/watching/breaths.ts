@@ -2,7 +2,7 @@
 const LEAST_TAPS = 6
 /** A rate is taken over the last so many milliseconds: long enough to be even, short enough to follow. */
 const WINDOW_MS = 15_000
-/** After a pause so long somebody begins anew. */
+/** After a pause so long somebody begins again. */
 const PAUSE_MS = 4_000
 
 /** Gill beats at rest, a minute: quarantine.md 1, breath-rate (EA). */

@@ -30,6 +30,7 @@ function frags(diary: Diary): void {
     [animalId, group]: readonly [string, string],
     pieces: number,
     [compartment, lightShare]: readonly [string, number],
+    [x, y]: readonly [number, number],
   ) =>
     diary.on(-24, '14:30', {
       kind: 'part-setup',
@@ -40,11 +41,13 @@ function frags(diary: Diary): void {
       group,
       animalId,
       pieces,
+      x,
+      y,
       place: { compartment, flow: 'gentle', lightHours: 9, lightShare },
     })
-  coral('zoa-green', 'green zoanthids', ['zoas', 'coral-soft'], 5, ['left rack, low', 0.4])
-  coral('zoa-orange', 'orange zoanthids', ['zoas', 'coral-soft'], 1, ['left rack, low', 0.4])
-  coral('psammo', 'Psammocora', ['psammocora', 'coral-sps'], 3, ['right rack, middle', 0.5])
+  coral('zoa-green', 'green zoanthids', ['zoas', 'coral-soft'], 5, ['left rack, low', 0.4], [0.18, 0.66])
+  coral('zoa-orange', 'orange zoanthids', ['zoas', 'coral-soft'], 1, ['left rack, low', 0.4], [0.36, 0.66])
+  coral('psammo', 'Psammocora', ['psammocora', 'coral-sps'], 3, ['right rack, middle', 0.5], [0.74, 0.44])
   const done = (day: number, time: string, step: string) =>
     diary.on(day, time, {
       kind: 'task',

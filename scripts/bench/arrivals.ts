@@ -1,5 +1,5 @@
 /**
- * The plan of an arrival: from the last key in a bag's field to the frame that shows every way anew, and frames dropped
+ * The plan of an arrival: from the last key in a bag's field to the frame that shows every way again, and frames dropped
  * while typing and while the marker is dragged; one animal, and three with clashing limits in one box. In a real browser.
  */
 import { chromium, type Page } from '@playwright/test'
@@ -92,7 +92,7 @@ async function measure(page: Page, what: string): Promise<void> {
   console.log(`The plan, ${what}`)
   const [median, p95] = [quantile(last, 0.5), quantile(last, 0.95)]
   console.log(
-    `  last key to every way anew: median ${median.toFixed(0)} ms, p95 ${p95.toFixed(0)} ms (${(p95 / WANTED_MS).toFixed(2)} of ${WANTED_MS})`,
+    `  last key to every way again: median ${median.toFixed(0)} ms, p95 ${p95.toFixed(0)} ms (${(p95 / WANTED_MS).toFixed(2)} of ${WANTED_MS})`,
   )
   const share = ({ dropped, frames }: Bench) => `${dropped} of ${frames}`
   console.log(`  frames dropped while typing: ${share(typing)}; with nothing going on: ${share(idle)}`)

@@ -106,7 +106,7 @@ interface FieldProps {
   onChange: (name: string, value: string) => void
 }
 
-/** Drawn anew only when something of its own is new: there may be forty of them, and a key changes one. */
+/** Drawn again only when something of its own is new: there may be forty of them, and a key changes one. */
 const FigureInput = memo(function FigureInput({
   name,
   label,

@@ -236,7 +236,7 @@ describe('plan the way', () => {
     expect(await screen.findByText(/^13.7 L were swapped today .* has not been measured since/)).toBeInTheDocument()
     expect(screen.queryByRole('button', { name: /^Log the swap/ })).not.toBeInTheDocument()
     expect(section).not.toHaveTextContent('13.7 L')
-    // Measured and typed, what is left is worked out anew: (28 − 26) ∕ 28 of 64.75 L.
+    // Measured and typed, what is left is worked out again: (28 − 26) ∕ 28 of 64.75 L.
     const tub = within(screen.getByRole('group', { name: 'Side tub' })).getByLabelText('Salinity')
     await user.type(tub, '28')
     await user.click(await screen.findByRole('button', { name: /^Log the swap of 4\.6\d L/ }))

@@ -58,7 +58,7 @@ export function MatchTank({
           {quantityText(changeVolume(unread.litres, settings.units))} were swapped{' '}
           {momentBeside(unread.at, now, settings.clock)}, and {tank.name} has not been measured since. Measure it after
           a quarter of an hour of flow. If it stands elsewhere than at {said}, type that as its salinity beside the
-          plan: what is left to swap is worked out anew.
+          plan: what is left to swap is worked out again.
         </Bar>
       )}
       {swap && (

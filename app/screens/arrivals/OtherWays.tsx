@@ -68,7 +68,7 @@ function WaysFromHere({ run, followed }: { run: Run; followed: Followed }) {
       tankCanBeMatched: tank !== null && canBeMatched(journal, tank),
       units: { salinity: settings.units.salinity, temperature: settings.units.temperature },
     }
-    // eslint-disable-next-line react-hooks/exhaustive-deps -- only what was done and measured asks anew, not each second
+    // eslint-disable-next-line react-hooks/exhaustive-deps -- only what was done and measured asks again, not each second
   }, [run, followed.measured.length, followed.scoops, followed.mlPerMinute])
   const { answered, isBehind } = useComparison(question)
   const comparison = answered?.plan.containers[0]?.comparison

@@ -72,7 +72,7 @@ describe('between two own tanks', () => {
     expect(lines('acclimation-event')).toMatchObject([{ event: 'opened' }])
   })
 
-  test('another tank to come from asks anew who goes', async () => {
+  test('another tank to come from asks again who goes', async () => {
     const { user } = await open('/arrivals/between?from=side&to=hall&who=orchid', ORCHID)
     await user.selectOptions(screen.getByLabelText('From'), 'hall')
     const who = screen.getByRole('group', { name: 'Who goes' })

@@ -95,7 +95,7 @@ export function RunPage() {
   return run.ended ? <EndedRun run={run} /> : <LiveRun key={run.id} run={run} />
 }
 
-/** How a run stands: worked out anew every ten seconds, and with each entry. */
+/** How a run stands: worked out again every ten seconds, and with each entry. */
 function useFollowed(run: Run, now: number): Followed {
   const tick = Math.floor(now / 10_000)
   // eslint-disable-next-line react-hooks/exhaustive-deps -- to the tick: the clock itself runs on by the second

@@ -123,7 +123,7 @@ export function questionOf(container: ContainerPlan, question: BoxQuestion, wait
 }
 
 /**
- * The ways side by side: their curves against what the animal bears, and what waiting does to them. Drawn anew only for
+ * The ways side by side: their curves against what the animal bears, and what waiting does to them. Drawn again only for
  * another answer: a key in a field must not wait for forty curves.
  */
 export const Ways = memo(function Ways({ container, question, picked, onPick, wait, onWait }: WaysProps) {

@@ -39,8 +39,8 @@ const Mark = styled.button`
   }
   span {
     position: absolute;
-    right: 0;
-    top: -4px;
+    right: -8px;
+    top: -8px;
     min-width: 18px;
     padding: 0 3px;
     border-radius: 2px;

@@ -5,6 +5,7 @@ import { DEFINITIONS } from '../../../core/catalogue/courses/all-definitions.ts'
 import { unknownCoursesOf } from '../../../core/courses/course.ts'
 import { unknownDefinitionWords } from '../../../core/courses/unknown-words.ts'
 import { fullCourseName } from '../../../core/courses/names.ts'
+import { treatedUntreatedOf } from '../../../core/courses/outlook/treated-untreated.ts'
 import { workLeftOf } from '../../../core/courses/outlook/work-left.ts'
 import { levelFit } from '../../../core/courses/outlook/forecast.ts'
 import { treatmentConcerns } from '../../../core/safety/concerns.ts'
@@ -33,6 +34,7 @@ import { Consequences } from './Consequences.tsx'
 import { HandlingPanel } from './HandlingPanel.tsx'
 import { HowItRuns } from './HowItRuns.tsx'
 import { FeedsPanel } from './panels/FeedsPanel.tsx'
+import { ComparisonPanel } from './panels/ComparisonPanel.tsx'
 import { WorkLeftPanel } from './panels/WorkLeftPanel.tsx'
 import { AlkalinityPanel } from './panels/AlkalinityPanel.tsx'
 import { PANELS, panelKindOf } from './panels/panels.tsx'
@@ -87,6 +89,7 @@ function CourseBody({ plan }: { plan: CoursePlan }) {
   const who = course.animalIds.flatMap((id) => animalById(journal, id) ?? []).map(animalLabel)
   const drug = isDrugPlan(plan) ? plan : null
   const work = workLeftOf(journal, plan)
+  const compared = treatedUntreatedOf(plan)
   const concerns =
     course.ended || !drug
       ? []
@@ -154,6 +157,7 @@ function CourseBody({ plan }: { plan: CoursePlan }) {
           {course.definition.tracks.map((track) => (
             <Fragment key={track.id}>{PANELS[panelKindOf(track)](plan, track.id)}</Fragment>
           ))}
+          {compared && <ComparisonPanel compared={compared} />}
           {work && <WorkLeftPanel work={work} />}
           {(course.definition.kind === 'coral' || plan.fishless) && <AlkalinityPanel plan={plan} />}
           {course.definition.steps.some(({ id }) => id === 'pumps-on') && <FeedsPanel plan={plan} />}

@@ -79,7 +79,7 @@ interface DayRowProps {
   offset: number
   rowIndex: number
   active: CellPlace | null
-  /** The journal's revision: the row is drawn anew when an entry comes. */
+  /** The journal's revision: the row is drawn again when an entry comes. */
   revision: number
 }
 

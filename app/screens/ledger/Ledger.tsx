@@ -157,7 +157,7 @@ function LedgerGrid() {
     [journal, plans, arriving, today, clock, now],
   )
   const waitingIn = [...countsByTank(household).keys()].sort().join(' ')
-  // Told by its words, so that a task done elsewhere does not lay the columns out anew.
+  // Told by its words, so that a task done elsewhere does not lay the columns out again.
   const waiting = useMemo(() => new Set(waitingIn.split(' ')), [waitingIn])
   const { columns, unfold } = useColumns(room, isPhone, phoneTank, clock.instantAt(today + 1), waiting)
   const isDueShown = isPhone && phoneTank === null
@@ -175,7 +175,7 @@ function LedgerGrid() {
   const width = columns.reduce((sum, column) => sum + column.width, 0)
   const pastShown = isPhone ? 1 : PAST_SHOWN
 
-  // The same functions from render to render: new ones would have every day of the journal measured anew.
+  // The same functions from render to render: new ones would have every day of the journal measured again.
   const sizeOf = useCallback(
     (index: number) => (index === todayIndex ? TODAY_GUESS : rowHeight),
     [todayIndex, rowHeight],

@@ -134,7 +134,7 @@ function KitForm({ tank, kit, onDone }: { tank: Tank; kit: Kit | null; onDone: (
       }),
       ...(values.own && { tankId: tank.id }),
     }
-    // A kit that is shared again cannot be said by leaving its tank out of a change: it is set up anew under its id.
+    // A kit that is shared again cannot be said by leaving its tank out of a change: it is set up again under its id.
     if (await keep([{ kind: 'kit-setup', happened, kitId: kit?.id ?? newId(), ...properties }])) onDone()
   })
   const retire = async () => {

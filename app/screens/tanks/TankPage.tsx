@@ -144,7 +144,7 @@ function Learnt({ tank }: { tank: Tank }) {
         <Button
           isDisabled={busy}
           onPress={() =>
-            // Measured anew, the sheet speaks for itself again.
+            // Measured again, the sheet speaks for itself again.
             void keep([
               { kind: 'tank-change', happened: iso(thisInstant()), tankId: tank.id, changes: { sheet: tank.sheet! } },
             ])

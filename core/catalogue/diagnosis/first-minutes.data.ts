@@ -115,7 +115,7 @@ export const FLAG_FIRST: Readonly<Record<string, FirstMinutes>> = {
     do: [
       'Water and air first: change 30 to 50 %, matched; air full on.',
       'Copper over its range: halve it, fresh carbon or resin.',
-      'Look again in an hour, and answer the signs anew.',
+      'Look again in an hour, and answer the signs again.',
     ],
     dont: ['No new drug until the water is right.'],
     source: 'quarantine.md 3.3 rf-water',

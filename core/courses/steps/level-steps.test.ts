@@ -196,7 +196,7 @@ describe('the end', () => {
     ])
   })
 
-  test('moved: observation begins, a sign starts it anew, and after fourteen clear days the course can end', () => {
+  test('moved: observation begins, a sign starts it again, and after fourteen clear days the course can end', () => {
     const it = held(16)
     for (const animalId of ['needle', 'burr'])
       it.write({

@@ -23,23 +23,35 @@ export interface SeriesState {
   day: number
 }
 
+/** A part as the course sees it: one that was treated before it began is treated, one that will be later is still untreated. */
+function asInCourse(part: Part, startedAt: number, now: number): Part {
+  if (part.releasedAt === null) return part
+  if (part.releasedAt < startedAt) return { ...part, releasedAt: null }
+  return part.releasedAt > now ? { ...part, control: true, releasedAt: null } : part
+}
+
 /** The scores of each part with what is expected of it by today: outbreaks.md 7. */
 export function countSeries(record: CourseRecord, clock: ZoneClock): SeriesState | null {
   const { course, counts, parts, now } = record
   const track = course.definition.tracks.find((one): one is SeriesTrack => one.kind === 'series')
   if (!track) return null
   const day = clock.dayOf(now) - clock.dayOf(course.startedAt)
-  const expected = track.expected.findLast(({ byDay }) => byDay <= day)?.value ?? null
+  const expectedBy = (treatedDays: number) =>
+    track.expected.findLast(({ byDay }) => byDay <= treatedDays)?.value ?? null
   return {
     track,
     day,
-    parts: parts.map((part) => {
+    parts: parts.map((one) => {
+      const part = asInCourse(one, course.startedAt, now)
       const scores = counts.flatMap(({ at, measure, parts: scored }) =>
         measure === track.measure
           ? scored.filter(({ partId }) => partId === part.id).map(({ value }) => ({ at, value }))
           : [],
       )
       const last = scores.at(-1) ?? null
+      // What was left untreated at first is expected to change from its own treatment on.
+      const treatedDays = part.releasedAt === null ? day : clock.dayOf(now) - clock.dayOf(part.releasedAt)
+      const expected = expectedBy(treatedDays)
       return {
         part,
         scores,
@@ -48,7 +60,7 @@ export function countSeries(record: CourseRecord, clock: ZoneClock): SeriesState
         verdict:
           last === null || part.control
             ? 'unknown'
-            : day >= track.silentByDay && last.value === 0
+            : treatedDays >= track.silentByDay && last.value === 0
               ? 'no-response'
               : expected === null || last.value >= expected
                 ? 'on-course'
@@ -58,6 +70,14 @@ export function countSeries(record: CourseRecord, clock: ZoneClock): SeriesState
   }
 }
 
-/** The last scores of the parts treated, or of those left as control. */
+/** Whether a part was left untreated, at first or to this day: it is compared with, and no success waits for it. */
+export const isUntreated = ({ part }: Pick<PartSeries, 'part'>): boolean => part.control || part.releasedAt !== null
+
+/** The last scores of the parts treated, or of those left untreated, these only until they were treated themselves. */
 export const lastScores = ({ parts }: SeriesState, arm: 'treated' | 'control'): number[] =>
-  parts.filter(({ part }) => part.control === (arm === 'control')).flatMap(({ last }) => (last ? [last.value] : []))
+  parts
+    .filter((one) => isUntreated(one) === (arm === 'control'))
+    .flatMap(({ part: { releasedAt }, scores, last }) => {
+      const counted = releasedAt === null ? last : scores.findLast(({ at }) => at < releasedAt)
+      return counted ? [counted.value] : []
+    })

@@ -191,7 +191,7 @@ function Paces({ dips: { pace } }: { dips: DipsState }) {
 
 /** The worker's answer to how likely it is over. */
 function useClearance(dips: DipsState, assumed: DipAssumptions, extra: number, now: number) {
-  // Minutes do not change the answer: it is asked anew only when an hour has passed.
+  // Minutes do not change the answer: it is asked again only when an hour has passed.
   const hour = Math.floor(now / 3_600_000) * 3_600_000
   const input = clearanceInput(dips, assumed, extra, hour)
   const { data } = useQuery({

@@ -4,7 +4,8 @@ import { useForm } from 'react-hook-form'
 import { styled } from 'styled-components'
 import { LIGHTER_STAGE, STAGE_WORDS, WHITE_STAGE } from '../../../../core/catalogue/patch-stage.ts'
 import type { CoursePlan } from '../../../../core/courses/plan.ts'
-import type { PartSeries, SeriesState } from '../../../../core/courses/tracks/series.ts'
+import { isUntreated, type PartSeries, type SeriesState } from '../../../../core/courses/tracks/series.ts'
+import { dayAs } from '../../../../core/time/words.ts'
 import { iso } from '../../../../core/time/zone.ts'
 import { CheckField, TextField } from '../../../fields/fields.tsx'
 import type { Problem } from '../../../fields/shell.tsx'
@@ -74,10 +75,13 @@ const MOST_DAYS = 15
 export function PatchPanel({ plan, series }: { plan: CoursePlan; series: SeriesState }) {
   const { settings } = useHousehold()
   const { clock } = settings
+  const { keep, busy, unkept } = useKeeping()
+  const release = (partId: string) =>
+    void keep([{ kind: 'part-change', happened: iso(thisInstant()), partId, changes: { control: false } }])
   const startDay = clock.dayOf(plan.course.startedAt)
   const first = Math.max(0, series.day - MOST_DAYS + 1)
   const days = Array.from({ length: Math.max(7, series.day - first + 1) }, (_, i) => first + i)
-  const ordered = [...series.parts].sort((a, b) => Number(a.part.control) - Number(b.part.control))
+  const ordered = [...series.parts].sort((a, b) => Number(isUntreated(a)) - Number(isUntreated(b)))
   return (
     <section id="patches">
       <Heading>
@@ -111,10 +115,26 @@ export function PatchPanel({ plan, series }: { plan: CoursePlan; series: SeriesS
                 <tr key={part.id}>
                   <th scope="row">
                     {part.name}
-                    {part.control && (
+                    {isUntreated({ part }) && (
                       <>
                         <br />
-                        <Small>left untreated</Small>
+                        <Small>
+                          {part.releasedAt === null
+                            ? 'left untreated'
+                            : `untreated until ${dayAs(clock.dayOf(part.releasedAt), 'd MMM')}`}
+                        </Small>
+                        {part.control && !plan.course.ended && (
+                          <>
+                            <br />
+                            <PlainButton
+                              aria-label={`treat ${part.name} from now on`}
+                              onPress={() => release(part.id)}
+                              isDisabled={busy}
+                            >
+                              treat it too
+                            </PlainButton>
+                          </>
+                        )}
                       </>
                     )}
                   </th>
@@ -144,7 +164,8 @@ export function PatchPanel({ plan, series }: { plan: CoursePlan; series: SeriesS
           </Grid>
         </Wide>
       )}
-      {!plan.course.ended && <AddPatch plan={plan} hasControl={ordered.some(({ part }) => part.control)} />}
+      {unkept && <UnkeptNote unkept={unkept} />}
+      {!plan.course.ended && <AddPatch plan={plan} hasControl={ordered.some(isUntreated)} />}
     </section>
   )
 }

@@ -259,7 +259,7 @@ describe('the sample', () => {
     await again.user.click(button('go on before it has settled'))
     expect(await screen.findByRole('heading', { name: 'Draw the light brown layer' })).toBeInTheDocument()
   })
-  test('once the drop is on, the time left to judge motion is said; a sample of yesterday begins anew', async () => {
+  test('once the drop is on, the time left to judge motion is said; a sample of yesterday begins again', async () => {
     const draft = (values: object) =>
       localStorage.setItem('brinvo-draft-sample-sample-hall', JSON.stringify({ values, at: 0 }))
     draft({ step: '3', at: String(Date.now()) })

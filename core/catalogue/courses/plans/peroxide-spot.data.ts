@@ -82,7 +82,7 @@ export const PEROXIDE_SPOT: readonly Definition[] = [
           ],
         },
         says: 'still stage 0 after three sessions',
-        then: 'identify it anew',
+        then: 'identify it again',
       },
       {
         id: 'success',
