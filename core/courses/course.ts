@@ -34,6 +34,8 @@ export interface Course {
   /** The sterile tank that the fish go to at the end. */
   moveToTankId: string | null
   overrides: readonly { rule: string; why: string; vetAgreed: boolean }[]
+  /** The case that it was begun from; null for none. */
+  caseId: string | null
   startedAt: number
   ended: { at: number; outcome: 'finished' | 'stopped'; why?: string } | null
 }
@@ -122,6 +124,7 @@ export function courseFrom(start: Start, startedAt: number, ended: Course['ended
     direct: start.direct ?? false,
     readAtMinute: minuteOf(start.readAt ?? DEFAULT_READ_AT),
     moveToTankId: tanks.observe ?? null,
+    caseId: start.caseId ?? null,
     overrides: start.overrides ?? [],
     startedAt,
     ended,

@@ -145,6 +145,7 @@ const GOLDEN: Readonly<Record<string, string>> = {
   'nutrient-lower': 'step-1 0; step-2 1–14; step-2-later 17–59/3; close 60',
   'nutrient-raise': 'step-1 0–21; close 60',
   'coral-rest': 'step-1 0–56/7; close 60',
+  aftercare: 'step-1 0; step-2 1–15/2; step-6 7–56/7; close 56',
   'coral-relocate': 'step-1 0; step-1-count 2–14/3; close 21',
 }
 

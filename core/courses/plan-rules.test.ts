@@ -261,6 +261,8 @@ const CASES: readonly [
     both(read('no3', [13, 5], [19, 6]), read('po4', [13, 0.04], [19, 0.06])),
   ],
   ['coral-rest', 'escalate-1', 21, count('colour', [0.6, 3], [21, 2]), count('colour', [0.6, 3], [21, 3])],
+  ['aftercare', 'escalate-1', 14, count('coverage', [14, 5]), count('coverage', [14, 4.9])],
+  ['aftercare', 'escalate-1', 14, count('pest-count', [14, 1]), count('pest-count', [14, 0]), { watch: 'pest-count' }],
   ['coral-rest', 'success', 30, count('colour', [0.6, 3], [28, 4]), count('colour', [0.6, 3], [28, 3.9])],
 ]
 

@@ -16,6 +16,7 @@ import { animalById, animalLabel } from '../../../core/household/animals.ts'
 import { tankById } from '../../../core/household/tanks.ts'
 import { countdownText, dayAs, dayBeside, momentBeside } from '../../../core/time/words.ts'
 import { MS_PER_HOUR } from '../../../core/time/zone.ts'
+import { RelapseBar } from '../../courses/RelapseBar.tsx'
 import { TaskCard } from '../../courses/TaskCard.tsx'
 import { dueOn, tankOfPlan, usePlan } from '../../courses/usePlans.ts'
 import { taskAmountText } from '../../courses/words.ts'
@@ -30,6 +31,7 @@ import { useIsPhone } from '../../look/useWidth.ts'
 import { Bar, Figure, Heading, Quiet, Rows, Small, Stack, Title } from '../../look/text.ts'
 import { figures, listed } from '../../../core/words/numbers.ts'
 import { quantityText, volume } from '../../../core/words/quantities.ts'
+import { Aftercare } from './Aftercare.tsx'
 import { Consequences } from './Consequences.tsx'
 import { HandlingPanel } from './HandlingPanel.tsx'
 import { HowItRuns } from './HowItRuns.tsx'
@@ -153,6 +155,7 @@ function CourseBody({ plan }: { plan: CoursePlan }) {
               {course.ended.why && `: ${course.ended.why}`}.
             </Bar>
           )}
+          <RelapseBar plan={plan} />
           <Consequences plan={plan} />
           {course.definition.tracks.map((track) => (
             <Fragment key={track.id}>{PANELS[panelKindOf(track)](plan, track.id)}</Fragment>
@@ -170,6 +173,7 @@ function CourseBody({ plan }: { plan: CoursePlan }) {
           {plan.rounds && !course.ended && <WhatIfLate plan={plan} />}
           <HandlingPanel plan={plan} />
           <GoesOn plan={plan} />
+          <Aftercare plan={plan} />
           <Rules plan={plan} />
           {!course.ended && <HowItRuns plan={plan} />}
         </Stack>

@@ -61,7 +61,7 @@ const rock = (partId: string): Content => ({
 const open = (path: string, ...contents: Content[]) =>
   openScreens(
     { '/courses/new': <StartCourse />, '/courses/:courseId': <CoursePage /> },
-    ['course-start', 'count', 'course-mark', 'task'],
+    ['course-start', 'count', 'course-mark', 'task', 'case-mark'],
     sampleOf(...HOUSE, ...contents),
     path,
   )
@@ -138,6 +138,46 @@ describe('a plan on its page', () => {
     await user.click(await screen.findByRole('button', { name: 'The treatment is over' }))
     await waitFor(() => expect(lines('course-mark').at(-1)).toMatchObject({ courseId: 'p', anchor: 'end' }))
     expect(await screen.findByText('Uncover in room light, count heads, change water back to the start')).toBeVisible()
+  })
+})
+
+describe('once it is gone', () => {
+  const ended: Content = { kind: 'course-end', happened: fromNow(-DAY), courseId: 'p', outcome: 'finished' }
+
+  test('the weeks after are one step away, with what was taken out chosen', async () => {
+    const { unmount } = await open(
+      '/courses/p',
+      start('planaria-fenbendazole', 30, { tanks: { main: 'study' }, caseId: 'k' }),
+      ended,
+    )
+    const to = (await screen.findByRole('link', { name: 'Begin the weeks after' })).getAttribute('href')!
+    expect(to).toMatch(/case=k/)
+    unmount()
+    await open(to)
+    expect(await screen.findByLabelText('Snails, shrimp, urchins')).toHaveValue('crew-out')
+    expect(screen.getByLabelText('What would come back')).toHaveValue('pest-count')
+  })
+
+  test('one that is seen again opens its case with a press', async () => {
+    const of = { caseId: 'k', tankId: 'reef' }
+    const { user, lines } = await open(
+      '/courses/p',
+      {
+        kind: 'case-start',
+        happened: fromNow(-40 * DAY),
+        ...of,
+        animalIds: [],
+        table: 'coral-and-pests',
+        title: 'worms',
+      },
+      { kind: 'case-end', happened: fromNow(-16 * DAY), ...of, outcome: 'healed' },
+      start('aftercare', 15, { options: { watch: 'pest-count' }, caseId: 'k' }),
+      count(1, 'pest-count', 2),
+    )
+    expect(await screen.findByText('It is back: one is seen again.')).toBeVisible()
+    await user.click(screen.getByRole('button', { name: 'Open “worms” again' }))
+    await waitFor(() => expect(lines('case-mark')).toMatchObject([{ caseId: 'k', mark: 'reopened' }]))
+    expect(await screen.findByRole('link', { name: 'Its case is open' })).toBeVisible()
   })
 })
 

@@ -10,6 +10,8 @@ import { animalLabel, residentsOf } from '../../../core/household/animals.ts'
 import { tankById, tanksOf, type Tank } from '../../../core/household/tanks.ts'
 import { dayBeside } from '../../../core/time/words.ts'
 import { iso } from '../../../core/time/zone.ts'
+import { RelapseBar } from '../../courses/RelapseBar.tsx'
+import { useRunningPlans } from '../../courses/usePlans.ts'
 import { SelectField } from '../../fields/fields.tsx'
 import { thisInstant, useNow } from '../../frame/now.tsx'
 import { useKeeping, UnkeptNote } from '../../journal/keeping.tsx'
@@ -56,6 +58,7 @@ export function Diagnose() {
   const cases = casesOf(journal)
   const open = cases.filter(({ ended }) => ended === null)
   const closed = cases.filter(({ ended }) => ended !== null)
+  const plans = useRunningPlans()
   const [showsAll, setShowsAll] = useState(false)
   return (
     <Page>
@@ -68,6 +71,9 @@ export function Diagnose() {
       <TwoParts>
         <Stack $gap={28}>
           <CameBackNotes />
+          {plans.map((plan) => (
+            <RelapseBar key={plan.course.id} plan={plan} />
+          ))}
           {tanksOf(journal).length === 0 ? (
             <Stack $gap={10}>
               <p>A look needs a tank: its water says which signs there are.</p>

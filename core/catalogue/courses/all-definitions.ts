@@ -4,6 +4,7 @@ import type { Definition } from './definition.ts'
 import { addDefinitions } from './definitions.ts'
 import { FALLOW_COURSES } from './fallow.data.ts'
 import { FURTHER_SCHOOLS } from './further-schools.data.ts'
+import { AFTERCARE } from './plans/aftercare.data.ts'
 import { CONDITION_PLANS } from './plans/conditions.data.ts'
 import { DECLINE_PLANS } from './plans/decline.data.ts'
 import { DINO_PLANS } from './plans/dinos.data.ts'
@@ -36,6 +37,7 @@ export const DEFINITIONS: readonly Definition[] = [
   ...PEST_PLANS,
   ...PLANARIA_PLANS,
   ...DECLINE_PLANS,
+  ...AFTERCARE,
 ]
 
 addDefinitions(DEFINITIONS)

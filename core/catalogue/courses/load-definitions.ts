@@ -93,6 +93,7 @@ export const DEFINITION_FILES: readonly DefinitionFile[] = [
     ],
     load: async () => (await import('./plans/decline.data.ts')).DECLINE_PLANS,
   },
+  { ids: ['aftercare'], load: async () => (await import('./plans/aftercare.data.ts')).AFTERCARE },
 ]
 
 /**

@@ -76,4 +76,16 @@ export const PLAN_PROSE: Readonly<Record<string, DefinitionProse>> = Object.from
   prose('nutrient-raise', 'Export off, nitrate and phosphate by what is taken up, until they hold for three days.', ['Food-grade salts or better; the law limits potassium nitrate in places.']),
   prose('coral-rest', 'Less light, one place, no handling; light up again from day 7 on.', ['No moving.']),
   prose('coral-relocate', 'Out of reach or out of the jet, the line marked.', ['Mark which way it faced.']),
+  prose(
+    'aftercare',
+    'Nutrients, light, grazers and stock back one by one, and a look every week for eight weeks; four clean ones on end are the least.',
+    ['Weekly looks go on after "gone": eggs, cocoons, spores and cysts outlast what is seen.'],
+    {
+      watch: { coverage: 'clean under five percent', 'pest-count': 'clean at none' },
+      light: { 'as-usual': 'nothing to bring back', 'was-dark': 'corals bleach when full light returns at once' },
+      crew: { 'crew-in': 'nothing to bring back', 'crew-out': 'one at a time: what still harms shows on one' },
+      stock: { none: 'the looks alone', restock: 'what still harms shows on one, and costs one' },
+    },
+    'outbreaks.md 1, prevent-relapse; 5.2, blackout-marine 5 and dino-uv 7',
+  ),
 ])

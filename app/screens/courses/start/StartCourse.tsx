@@ -97,7 +97,7 @@ export function StartCourse() {
     options: Object.fromEntries(
       one.options.map(({ id, choices }) => [
         id,
-        (choices.find((choice) => choice.id === params.get('for')) ?? choices[0])?.id ?? '',
+        (choices.find((choice) => params.getAll('for').includes(choice.id)) ?? choices[0])?.id ?? '',
       ]),
     ),
     rampHours: String(rampChoices(doseById(firstDrug(one))?.agent ?? '')[0]),
