@@ -4,6 +4,7 @@ import { handlingLoad } from '../handling/planned.ts'
 import { DEFINITIONS } from '../catalogue/courses/all-definitions.ts'
 import { definitionById } from '../catalogue/courses/definitions.ts'
 import { bathAmount, plannedBath } from './amounts/planned-bath.ts'
+import { materialsOf } from '../catalogue/courses/materials.ts'
 import { shelfNeeds } from './amounts/shelf-needs.ts'
 import { twoSets } from './testing-rounds.ts'
 import { doseById } from '../catalogue/treatments/treatments.ts'
@@ -128,6 +129,28 @@ describe('what a course needs from the shelf in all', () => {
   test('a plan: the cap of every session there could be', () => {
     // 0.79 mg/L in 40 L is 31.6 mg, 1 mL by a syringe of half millilitres; fifteen days.
     expect(shelfNeeds(it.journal, course({ definition: 'peroxide-spot' }), 40, null)).toMatchObject([{ needed: 15 }])
+  })
+  test('a plan whose half changes are dosed again: the first dose, and three redoses of a half or in full', () => {
+    const needs = (options: Record<string, string>) =>
+      shelfNeeds(
+        it.journal,
+        course({ definition: 'planaria-fenbendazole', options, products: { fenbendazole: 'perox' } }),
+        100,
+        null,
+      )[0]!.needed
+    // 0.55 mg/L in 100 L are 55 mg, of a product with 30 mg in a unit 1.833.
+    const dose = 55 / 30
+    expect(needs({})).toBeCloseTo(dose * (1 + 3 * 0.5), 9)
+    expect(needs({ redose: 'full' })).toBeCloseTo(dose * 4, 9)
+  })
+  test('silicate: half a milligram first, then at most one a day for sixty days', () => {
+    const silicate = course({ definition: 'dino-sand', products: { silicate: 'perox' } })
+    expect(shelfNeeds(it.journal, silicate, 30, null)[0]!.needed).toBeCloseTo(0.5 + 60, 9)
+  })
+  test('what has to be at hand is the row’s own list', () => {
+    expect(materialsOf('coral-relocate')).toEqual(['glue', 'torch'])
+    for (const { id, kind } of DEFINITIONS)
+      if (kind === 'plan') expect([id, materialsOf(id).length > 0]).toEqual([id, true])
   })
 })
 

@@ -1,3 +1,5 @@
+import type { Step } from '../../catalogue/courses/definitions.ts'
+import { procedureById } from '../../catalogue/procedures/procedures.ts'
 import { doseById } from '../../catalogue/treatments/treatments.ts'
 import { productById, type ShelfProduct } from '../../household/shelf.ts'
 import type { Journal } from '../../journal/journal.ts'
@@ -6,6 +8,10 @@ import type { DoseTrack } from '../tracks/doses.ts'
 import { plannedBath } from './planned-bath.ts'
 import { USUAL_MEAL_G } from './planned-food.ts'
 import { sessionCap, tierOf } from './planned-session.ts'
+import { SILICATE_CAP_MG_PER_L } from './silicate-loop.ts'
+
+/** A half change takes half of what is in the water with it. */
+const HALF = 0.5
 
 /** What a course will take of one product in all, before it starts. */
 export interface ShelfNeed {
@@ -24,6 +30,32 @@ function roundsNeed(track: DoseTrack, product: ShelfProduct, volumeL: number, tu
   if (dose.route === 'food') return { needed: perUnit * USUAL_MEAL_G * track.need }
   if (dose.route === 'tank') return { needed: perUnit * volumeL * track.need }
   return { perLitre: perUnit, needed: tubL === null ? null : perUnit * tubL * track.need }
+}
+
+/** How often a step of a plan is done, at most. */
+function occasionsOf({ due }: Step, planDays: number): number {
+  if ('by' in due) return 0
+  const until = typeof due.until === 'number' ? due.until : due.until === 'end' ? planDays : due.day
+  return due.every === undefined ? 1 : Math.floor((until - due.day) / due.every) + 1
+}
+
+/** Whether a procedure puts back what a half change has taken out: it is dosed again. */
+const isRedosed = ({ procedure }: Step): boolean =>
+  procedure !== undefined && (procedureById(procedure)?.steps.some(({ amount }) => amount === 'redose') ?? false)
+
+/** What all doses of a plan come to at most, in the product's unit: every session at its cap, every dose of a loop at its cap. */
+function planNeed({ definition, options, requiredDays }: Course, product: ShelfProduct, volumeL: number): number {
+  const units = (mgPerL: number) => (mgPerL * volumeL) / product.mgPerUnit
+  const once = definition.steps.find(({ amount }) => amount === 'to-level')?.mgPerL ?? 0
+  return definition.steps.reduce((sum, step) => {
+    const times = occasionsOf(step, requiredDays)
+    if (step.amount === 'session-cap')
+      return sum + times * (sessionCap(tierOf(options['tier']), volumeL, product).amount ?? 0)
+    if (step.amount === 'to-level') return sum + times * units(step.mgPerL ?? 0)
+    if (step.amount === 'silicate-loop') return sum + times * units(SILICATE_CAP_MG_PER_L)
+    if (isRedosed(step)) return sum + times * units(once) * (options['redose'] === 'full' ? 1 : HALF)
+    return sum
+  }, 0)
 }
 
 /** Water changes before a course are taken as a fifth of the water a week (EA). */
@@ -66,12 +98,7 @@ export function shelfNeeds(journal: Journal, course: Course, volumeL: number, tu
         const perLitre = plannedBath(doseById(key)!, product, null).amountPerL!
         return { perLitre, needed: tubL === null ? null : perLitre * tubL * baths.need }
       }
-      const step = definition.steps.find(({ amount }) => amount === 'session-cap')
-      const sessions =
-        step && !('by' in step.due)
-          ? (typeof step.due.until === 'number' ? step.due.until : step.due.day) - step.due.day + 1
-          : 0
-      return { needed: (sessionCap(tierOf(course.options['tier']), volumeL, product).amount ?? 0) * sessions }
+      return { needed: planNeed(course, product, volumeL) }
     })
   })
   return [...drug, ...rest]

@@ -2,7 +2,7 @@
 const AIM_MG_PER_L = 2
 const GROWTH = 1.25
 const PLUS_MG_PER_L = 0.2
-const CAP_MG_PER_L = 1
+export const SILICATE_CAP_MG_PER_L = 1
 /** The cap after so many daily readings on end under this value. */
 const RAISED_CAP_MG_PER_L = 2
 const LOW_READINGS = 7
@@ -32,6 +32,6 @@ export function silicateDose({ afterDose, now, days, lastDose, daily }: Silicate
   const uptake = days > 0 ? Math.max(0, (afterDose - now) / days) : 0
   const lately = daily.slice(-LOW_READINGS)
   const isLow = lately.length >= LOW_READINGS && lately.every((value) => value < LOW_MG_PER_L)
-  const cap = isLow ? RAISED_CAP_MG_PER_L : CAP_MG_PER_L
+  const cap = isLow ? RAISED_CAP_MG_PER_L : SILICATE_CAP_MG_PER_L
   return Math.max(0, Math.min(uptake + (AIM_MG_PER_L - now), GROWTH * lastDose + PLUS_MG_PER_L, cap))
 }

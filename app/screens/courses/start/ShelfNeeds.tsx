@@ -1,3 +1,4 @@
+import { materialsOf } from '../../../../core/catalogue/courses/materials.ts'
 import { courseFrom } from '../../../../core/courses/course.ts'
 import { shelfNeeds } from '../../../../core/courses/amounts/shelf-needs.ts'
 import { tankById } from '../../../../core/household/tanks.ts'
@@ -15,10 +16,11 @@ export function ShelfNeeds({ start }: { start: ContentOf<'course-start'> }) {
   if (!course || volumeL == null) return null
   const tubL = course.tanks.tub === undefined ? null : (tankById(journal, course.tanks.tub)?.volume?.netL ?? null)
   const needs = shelfNeeds(journal, course, volumeL, tubL)
-  if (needs.length === 0) return null
+  const materials = materialsOf(course.definition.id)
+  if (needs.length + materials.length === 0) return null
   return (
     <section>
-      <Heading>From the shelf, in all</Heading>
+      <Heading>{needs.length > 0 ? 'From the shelf, in all' : 'To have ready'}</Heading>
       <Rows>
         {needs.map(({ product, needed, perLitre, enough }) => (
           <li key={product.id}>
@@ -35,6 +37,12 @@ export function ShelfNeeds({ start }: { start: ContentOf<'course-start'> }) {
           </li>
         ))}
       </Rows>
+      {materials.length > 0 && (
+        <Small style={{ paddingTop: 8 }}>
+          {needs.length > 0 ? 'To have ready: ' : ''}
+          {materials.join(', ')}.
+        </Small>
+      )}
     </section>
   )
 }
