@@ -6,6 +6,7 @@ import { zoneClock } from '../time/zone.ts'
 import { courseById } from './course.ts'
 import { coursePlan } from './plan.ts'
 import { treatedUntreatedOf } from './outlook/treated-untreated.ts'
+import { armDays } from './tracks/series.ts'
 import { standingOf } from './standing.ts'
 import { doseContent, ruleWord } from './task-contents.ts'
 
@@ -189,6 +190,14 @@ describe('peroxide on spots: outbreaks.md 5.2 with further-schools.md 4', () => 
     })
     it.write({ kind: 'part-change', ...it.at(7, '09:00'), partId: 'C', changes: { control: false } })
     it.score(9, 4, 5, 4)
+    const series = it.plan(9, '20:00').series!
+    const days = (arm: 'treated' | 'control') =>
+      armDays(series, arm, zoneClock('UTC'), zoneClock('UTC').dayOf(it.course().startedAt))
+    expect(days('treated')).toEqual([
+      { day: 6, value: 4 },
+      { day: 9, value: 4.5 },
+    ])
+    expect(days('control')).toEqual([{ day: 6, value: 1 }])
     // Its own treatment began two days before: no mark of it is due, and its score takes no part in the comparison.
     expect(it.standing(9, '20:00').series.at(-1)).toMatchObject({ part: 'C', control: false, expected: null })
     expect(treatedUntreatedOf(it.plan(9, '20:00'))).toMatchObject({

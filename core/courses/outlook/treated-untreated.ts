@@ -3,7 +3,7 @@ import type { CoursePlan } from '../plan.ts'
 import { isUntreated, type PartSeries } from '../tracks/series.ts'
 
 /** Two observers, or one on two days, may differ by so many stages: outbreaks.md 7, patch-stage. */
-const STAGE_NOISE = 1
+export const STAGE_NOISE = 1
 
 /** What was treated against what was left untreated, and since when. */
 export interface TreatedUntreated extends ArmComparison {

@@ -3,8 +3,9 @@ import { Form } from 'react-aria-components'
 import { useForm } from 'react-hook-form'
 import { styled } from 'styled-components'
 import { LIGHTER_STAGE, STAGE_WORDS, WHITE_STAGE } from '../../../../core/catalogue/patch-stage.ts'
+import { STAGE_NOISE } from '../../../../core/courses/outlook/treated-untreated.ts'
 import type { CoursePlan } from '../../../../core/courses/plan.ts'
-import { isUntreated, type PartSeries, type SeriesState } from '../../../../core/courses/tracks/series.ts'
+import { armDays, isUntreated, type PartSeries, type SeriesState } from '../../../../core/courses/tracks/series.ts'
 import { dayAs } from '../../../../core/time/words.ts'
 import { iso } from '../../../../core/time/zone.ts'
 import { CheckField, TextField } from '../../../fields/fields.tsx'
@@ -16,6 +17,7 @@ import { Button, PlainButton } from '../../../look/buttons.ts'
 import { Figure, Heading, Line, Small, Stack } from '../../../look/text.ts'
 import { phaseWords } from '../../../courses/words.ts'
 import { Legend } from './legend.ts'
+import { ResponseChart } from './ResponseChart.tsx'
 
 const Grid = styled.table`
   width: 100%;
@@ -165,6 +167,25 @@ export function PatchPanel({ plan, series }: { plan: CoursePlan; series: SeriesS
         </Wide>
       )}
       {unkept && <UnkeptNote unkept={unkept} />}
+      {ordered.some(({ last }) => last !== null) && (
+        <>
+          <ResponseChart
+            name={series.track.name}
+            found={armDays(series, 'treated', clock, startDay).map((one) => ({ ...one, noise: STAGE_NOISE }))}
+            untreated={armDays(series, 'control', clock, startDay).map((one) => ({ ...one, noise: STAGE_NOISE }))}
+            expected={[
+              { day: 0, value: 0 },
+              ...series.track.expected.map(({ byDay, value }) => ({ day: byDay, value })),
+            ]}
+            day={series.day}
+          />
+          <Small>
+            Median of the treated with the stage that one eye may err; squares: left untreated; dashed: expected.
+            {series.day < series.track.silentByDay &&
+              ` Still stage 0 on day ${series.track.silentByDay}: it is something else.`}
+          </Small>
+        </>
+      )}
       {!plan.course.ended && <AddPatch plan={plan} hasControl={ordered.some(isUntreated)} />}
     </section>
   )
