@@ -40,6 +40,7 @@ import { ComparisonPanel } from './panels/ComparisonPanel.tsx'
 import { WorkLeftPanel } from './panels/WorkLeftPanel.tsx'
 import { AlkalinityPanel } from './panels/AlkalinityPanel.tsx'
 import { PANELS, panelKindOf } from './panels/panels.tsx'
+import { PlanWhatIf } from './PlanWhatIf.tsx'
 import { Rules } from './Rules.tsx'
 import { definitionLabel } from './start/start.ts'
 import { WhatIf } from './WhatIf.tsx'
@@ -171,6 +172,7 @@ function CourseBody({ plan }: { plan: CoursePlan }) {
           {drug && <ShelfLine plan={drug} />}
           {drug && isTested(drug.facts) && <WhatIf plan={drug} />}
           {plan.rounds && !course.ended && <WhatIfLate plan={plan} />}
+          {course.definition.kind === 'plan' && <PlanWhatIf plan={plan} />}
           <HandlingPanel plan={plan} />
           <GoesOn plan={plan} />
           <Aftercare plan={plan} />

@@ -141,6 +141,24 @@ describe('a plan on its page', () => {
   })
 })
 
+test('what if: the next reading, a pause and an end now are answered before anything is kept', async () => {
+  const { user } = await open(
+    '/courses/p',
+    start('anemone-bench', 8),
+    count(5, 'left', 20),
+    count(2, 'left', 40),
+    count(2, 'removed', 30),
+  )
+  await user.selectOptions(await screen.findByLabelText('What is found next'), 'pest-count')
+  await user.type(screen.getByLabelText('comes to'), '12')
+  expect(screen.getByText('No rule changes: go on.')).toBeVisible()
+  await user.type(screen.getByLabelText('nobody works at it for'), '3')
+  expect(screen.getByText(/left.*: 40 would be about 80, doubled in 3 days/i)).toBeVisible()
+  await user.clear(screen.getByLabelText('nobody works at it for'))
+  await user.type(screen.getByLabelText('nobody works at it for'), '90')
+  expect(screen.getByText('days, more than 0 and up to 60')).toBeVisible()
+})
+
 describe('once it is gone', () => {
   const ended: Content = { kind: 'course-end', happened: fromNow(-DAY), courseId: 'p', outcome: 'finished' }
 

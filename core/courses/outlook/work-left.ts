@@ -33,8 +33,8 @@ function benchHours(journal: Journal, courseId: string, until: number): number {
   }, 0)
 }
 
-/** The last two rounds of which the later one is higher: they grew between them. */
-function growth(rounds: readonly MeasureRound[]): number | null {
+/** Days in which a measure doubles, by its last two rounds; null where the later one is not higher. */
+export function growth(rounds: readonly MeasureRound[]): number | null {
   const last = rounds.at(-1)
   const before = rounds.at(-2)
   return last && before ? doublingDays(before.value, last.value, (last.at - before.at) / MS_PER_DAY) : null

@@ -1,0 +1,202 @@
+import { useId, useMemo, useState } from 'react'
+import { styled } from 'styled-components'
+import { measureScale } from '../../../core/catalogue/measures.ts'
+import {
+  askedBy,
+  ifEnded,
+  ifFound,
+  ifPaused,
+  type Asked,
+  type RuleChange,
+} from '../../../core/courses/outlook/plan-what-if.ts'
+import type { CoursePlan } from '../../../core/courses/plan.ts'
+import { typedNumber } from '../../../core/numbers/typed.ts'
+import { dayBeside } from '../../../core/time/words.ts'
+import { shownUnit, toKept } from '../../../core/words/measure.ts'
+import { figures, listed, plural } from '../../../core/words/numbers.ts'
+import { figureShown, figureTyped } from '../../fields/figure-text.ts'
+import { inputShape } from '../../fields/shell.tsx'
+import { useNow } from '../../frame/now.tsx'
+import { useHousehold } from '../../journal/provider.tsx'
+import { Heading, Small } from '../../look/text.ts'
+
+const Question = styled.div`
+  padding: 10px 0;
+  border-bottom: 1px dotted var(--strong-rule);
+  font-size: 15px;
+  line-height: 1.4;
+`
+
+const Ask = styled.div`
+  display: flex;
+  align-items: center;
+  gap: 8px;
+  flex-wrap: wrap;
+`
+
+const Short = styled.input`
+  ${inputShape}
+  width: 84px;
+  font-family: var(--mono);
+`
+
+const Pick = styled.select`
+  ${inputShape}
+  width: auto;
+  max-width: 220px;
+`
+
+const Answer = styled.output<{ $tone?: 'act' | 'plain' }>`
+  display: block;
+  margin-top: 5px;
+  font-weight: 600;
+  ${({ $tone }) => $tone === 'act' && 'color: var(--act);'}
+`
+
+const numberOf = (text: string): number | null => {
+  const typed = typedNumber(text)
+  return 'value' in typed && typed.value >= 0 ? typed.value : null
+}
+
+const MOST_PAUSE_DAYS = 60
+
+/** What a keeper asks of a plan before doing something: answered in rules, in dates, and in how many there would be. */
+export function PlanWhatIf({ plan }: { plan: CoursePlan }) {
+  const asked = useMemo(() => askedBy(plan.course.definition), [plan.course.definition])
+  if (plan.course.ended || plan.phase === 'ahead') return null
+  return (
+    <section>
+      <Heading>What if</Heading>
+      {asked.length > 0 && <IfFound plan={plan} asked={asked} />}
+      <IfPaused plan={plan} />
+      <IfEnded plan={plan} />
+    </section>
+  )
+}
+
+const ROLES: Partial<Record<RuleChange['role'], string>> = { stop: 'stop', escalate: 'lead on', success: 'reached' }
+
+function changeWords({ role, rule, then, holds }: RuleChange): string {
+  const word = ROLES[role] ?? ''
+  return holds ? `${word}: ${rule}${then === undefined ? '' : `, ${then}`}` : `no longer: ${rule}`
+}
+
+function IfFound({ plan, asked }: { plan: CoursePlan; asked: readonly Asked[] }) {
+  const { journal, settings, revision } = useHousehold()
+  const id = useId()
+  const [chosen, setChosen] = useState(asked[0]!.id)
+  const [text, setText] = useState('')
+  const one = asked.find((it) => it.id === chosen) ?? asked[0]!
+  const typed = numberOf(text)
+  const most = one.what === 'count' ? measureScale(one.id).most : null
+  const value = typed === null || (most !== null && typed > most) ? null : toKept(typed, one.unit, settings.units)
+  const minute = plan.facts.now
+  // The journal is copied for it: once an answer, not with every drawing.
+  const changes = useMemo(
+    () => (value === null ? null : ifFound(journal, plan, one, value, settings)),
+    // eslint-disable-next-line react-hooks/exhaustive-deps -- the revision says when the journal has grown, the minute how late it is
+    [value, one, revision, minute, settings],
+  )
+  return (
+    <Question>
+      <Ask>
+        <Pick value={chosen} onChange={(event) => setChosen(event.target.value)} aria-label="What is found next">
+          {asked.map((it) => (
+            <option key={it.id} value={it.id}>
+              {it.name}
+            </option>
+          ))}
+        </Pick>
+        <label htmlFor={id}>comes to</label>
+        <Short
+          id={id}
+          value={figureShown(text)}
+          onChange={(event) => setText(figureTyped(event.target.value))}
+          inputMode="decimal"
+        />
+        {shownUnit(one.unit, settings.units)}
+      </Ask>
+      {text.trim() !== '' && (
+        <Answer $tone={changes?.some(({ role, holds }) => role === 'stop' && holds) ? 'act' : 'plain'}>
+          {changes === null
+            ? `a number from 0${most === null ? '' : ` to ${most}`}`
+            : changes.length === 0
+              ? 'No rule changes: go on.'
+              : changes.map(changeWords).join('; ')}
+        </Answer>
+      )}
+    </Question>
+  )
+}
+
+function IfPaused({ plan }: { plan: CoursePlan }) {
+  const { journal, settings, revision } = useHousehold()
+  const id = useId()
+  const [text, setText] = useState('')
+  const days = numberOf(text)
+  const isAsked = days !== null && days > 0 && days <= MOST_PAUSE_DAYS
+  const minute = plan.facts.now
+  const pause = useMemo(
+    () => (isAsked ? ifPaused(journal, plan, days, settings) : null),
+    // eslint-disable-next-line react-hooks/exhaustive-deps -- as above
+    [isAsked, days, revision, minute, settings],
+  )
+  return (
+    <Question>
+      <Ask>
+        <label htmlFor={id}>nobody works at it for</label>
+        <Short
+          id={id}
+          value={figureShown(text)}
+          onChange={(event) => setText(figureTyped(event.target.value))}
+          inputMode="decimal"
+        />
+        days
+      </Ask>
+      {text.trim() !== '' && (
+        <Answer $tone={pause && (pause.missed.length > 0 || pause.grows) ? 'act' : 'plain'}>
+          {!pause && `days, more than 0 and up to ${MOST_PAUSE_DAYS}`}
+          {pause?.missed.map(({ title, times, of }) => (
+            <span key={title} style={{ display: 'block' }}>
+              {times} of {of} fall away: {title}
+            </span>
+          ))}
+          {pause?.grows && (
+            <span style={{ display: 'block' }}>
+              {pause.grows.name}: {figures(pause.grows.from, 3)} would be about {figures(pause.grows.to, 2)}, doubled in{' '}
+              {plural(Math.max(1, Math.round(pause.grows.doublingDays)), 'day')}
+            </span>
+          )}
+          {pause && !pause.grows && (
+            <Small style={{ display: 'block' }}>
+              How fast it grows back nobody knows: two counts that rise say it.
+            </Small>
+          )}
+        </Answer>
+      )}
+    </Question>
+  )
+}
+
+function IfEnded({ plan }: { plan: CoursePlan }) {
+  const { journal, settings, revision } = useHousehold()
+  const now = useNow()
+  const minute = plan.facts.now
+  const ended = useMemo(
+    () => ifEnded(journal, plan, settings),
+    // eslint-disable-next-line react-hooks/exhaustive-deps -- as above
+    [revision, minute, settings],
+  )
+  if (!ended || ended.dates.length === 0) return null
+  const { clock } = settings
+  const day = (at: number | null) => (at === null ? 'never' : dayBeside(clock.dayOf(at), clock.dayOf(now)))
+  return (
+    <Question>
+      the treatment ends now
+      <Answer $tone={ended.isReached ? 'plain' : 'act'}>
+        {!ended.isReached && 'What it is for is not reached: what hides comes back. '}
+        {listed(ended.dates.slice(0, 3).map(({ title, was, is }) => `${title}: ${day(is)}, not ${day(was)}`))}
+      </Answer>
+    </Question>
+  )
+}
