@@ -43,7 +43,9 @@ export const mixedWaterHeld = (journal: Journal, parameter: string, at: number):
     .flatMap((line) =>
       line.at > at
         ? []
-        : (line.content.readings ?? []).filter((one) => one.parameter === parameter).map(({ value }) => value),
+        : parameter === 'salinity' && line.content.salinityPsu !== undefined
+          ? [line.content.salinityPsu]
+          : (line.content.readings ?? []).filter((one) => one.parameter === parameter).map(({ value }) => value),
     )
     .at(-1) ?? null
 

@@ -159,6 +159,23 @@ test('what if: the next reading, a pause and an end now are answered before anyt
   expect(screen.getByText('days, more than 0 and up to 60')).toBeVisible()
 })
 
+test('recession: the water of the 21 days before stands beside it, the worst first, with what was done', async () => {
+  const alkalinity = (daysAgo: number, value: number): Content => ({
+    kind: 'reading',
+    happened: fromNow(-daysAgo * DAY),
+    tankId: 'reef',
+    parameter: 'alk-kh',
+    result: { kind: 'value', value },
+    unit: 'dKH',
+  })
+  const change: Content = { kind: 'water-change', happened: fromNow(-6 * DAY), tankId: 'reef', litres: 30 }
+  await open('/courses/p', start('recession-workup', 1), alkalinity(8, 8), alkalinity(6, 10), change)
+  const table = await screen.findByRole('region', { name: 'The water before' })
+  expect(within(table).getByRole('row', { name: /alkalinity/ })).toHaveTextContent(/8\.0? to 10\.0? dKH.*1 2 × its cap/)
+  expect(screen.getByRole('heading', { name: 'What happened in 21 days' })).toBeVisible()
+  expect(screen.getAllByText(/30 L/)[0]).toBeVisible()
+})
+
 describe('once it is gone', () => {
   const ended: Content = { kind: 'course-end', happened: fromNow(-DAY), courseId: 'p', outcome: 'finished' }
 

@@ -13,6 +13,7 @@ import { PlainLink } from '../../look/buttons.ts'
 import { Figure, Heading, Line, Quiet, Rows, Small, Stack } from '../../look/text.ts'
 import { LearntVolumeOffer } from '../../water/LearntVolumeOffer.tsx'
 import { SideRises } from '../../water/SideRises.tsx'
+import { MixedWater } from './MixedWater.tsx'
 import { TwoMethodsNote } from './TwoMethodsNote.tsx'
 import { useTankOfPage } from './useTankOfPage.tsx'
 
@@ -48,6 +49,7 @@ function BalanceOf({ tank }: { tank: Tank }) {
       <TwoMethodsNote tank={tank} />
       <SideRises tank={tank} />
       {learnt && <LearntVolumeOffer tank={tank} learnt={learnt} />}
+      <MixedWater />
       <section>
         <Heading>
           What it takes up in a day <Quiet>by the tests, doses and changes of {UPTAKE_DAYS} days</Quiet>

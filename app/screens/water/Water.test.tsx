@@ -35,7 +35,7 @@ const KIT: Content = {
   basis: 'N',
 }
 const open = (path: string, ...contents: Content[]) =>
-  openScreens({ '/water/:part?': <Water /> }, ['reading'], sampleOf(...contents), path)
+  openScreens({ '/water/:part?': <Water /> }, ['reading', 'new-water'], sampleOf(...contents), path)
 const pad = (name: string) => within(screen.getByRole('region', { name }))
 
 beforeEach(() => localStorage.clear())
@@ -112,6 +112,21 @@ describe('the charts', () => {
     expect(await screen.findByText('No readings in this time.')).toBeInTheDocument()
     await user.click(screen.getByRole('button', { name: 'a year' }))
     expect(await screen.findByRole('heading', { name: /alkalinity/ })).toBeInTheDocument()
+  })
+  test('new water is written down with its tests; a figure that cannot be is said beside it', async () => {
+    const { user, lines } = await open('/water/balance', tank('hall', 'Hall reef'))
+    await user.click(await screen.findByRole('button', { name: 'Write down new water' }))
+    await user.type(screen.getByLabelText('Mixed'), '40')
+    await user.type(screen.getByLabelText('alkalinity'), '80')
+    await user.click(screen.getByRole('button', { name: 'Keep the record' }))
+    expect(await screen.findByText('0 to 30: test it again')).toBeVisible()
+    await user.clear(screen.getByLabelText('alkalinity'))
+    await user.type(screen.getByLabelText('alkalinity'), '8.2')
+    await user.click(screen.getByRole('button', { name: 'Keep the record' }))
+    await waitFor(() =>
+      expect(lines('new-water')).toMatchObject([{ litres: 40, readings: [{ parameter: 'alk-kh', value: 8.2 }] }]),
+    )
+    expect(await screen.findByText('alkalinity 8.2 dKH')).toBeVisible()
   })
   test('a part that is none leads back', async () => {
     await open('/water/lab', tank('hall', 'Hall reef'))

@@ -290,6 +290,8 @@ export interface Step {
 export interface Definition {
   id: string
   kind: 'school' | 'add-on' | 'plan' | 'fallow' | 'coral'
+  /** It looks for a cause in what went before its start. */
+  looksBack?: true
   /** A plan that treats: one at a time in a tank, a week apart. */
   isTreatment?: true
   /** After the drug's name, or alone: "fourteen days then move". */

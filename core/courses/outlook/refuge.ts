@@ -1,5 +1,6 @@
 import { RAISE_A_DAY } from '../../catalogue/daily-caps.data.ts'
 import type { ParameterId } from '../../catalogue/parameter.types.ts'
+import { worstChangePerDay } from '../../diagnosis/look-back.ts'
 import { animalsOf } from '../../household/animals.ts'
 import { tanksOf, type Tank } from '../../household/tanks.ts'
 import type { Journal } from '../../journal/journal.ts'
@@ -10,8 +11,6 @@ import { runningIn, type Course } from '../course.ts'
 /** What is looked at: further-schools.md 5, each over what may be raised in a day in a tank of mixed corals. */
 const LOOKED_AT = ['alk-kh', 'no3', 'po4', 'salinity', 'temp'] as const satisfies readonly ParameterId[]
 const DAYS = 30
-/** Two readings closer than this tell a kit's error, not a day's change: their change counts as that of a day. */
-const LEAST_GAP_DAYS = 1
 /** A loss counts as much as one value that changed by its whole daily cap. */
 const LOSS_POINTS = 1
 
@@ -37,13 +36,7 @@ function worstPerDay(
   const values = readingsOf(journal, tankId, parameter).flatMap(({ at, content }) =>
     at >= from && at <= now && content.result.kind === 'value' ? [{ at, value: content.result.value }] : [],
   )
-  if (values.length < 2) return null
-  let worst = 0
-  for (let i = 1; i < values.length; i++) {
-    const days = Math.max(LEAST_GAP_DAYS, (values[i]!.at - values[i - 1]!.at) / MS_PER_DAY)
-    worst = Math.max(worst, Math.abs(values[i]!.value - values[i - 1]!.value) / days)
-  }
-  return worst
+  return worstChangePerDay(values)
 }
 
 /**

@@ -251,11 +251,12 @@ describe('a dosing pump', () => {
     order = asGiven()
     shots = hourly(Date.now())
     const { lines } = await open('/bar', device('pump'), plan)
-    await waitFor(() => expect(lines('dose').length).toBeGreaterThanOrEqual(4))
+    // Three whole days lie between the first and today; the first has no shot of its own where it began in its last hour.
+    const whole = () => lines('dose').filter(({ amount }) => amount === 24)
+    await waitFor(() => expect(whole().length).toBeGreaterThanOrEqual(3))
     const doses = lines('dose')
     expect(doses.every(({ deviceId, productId }) => deviceId === 'my-pump' && productId === 'stock')).toBe(true)
-    // Whole days of 24 mL between the first and today.
-    expect(doses.filter(({ amount }) => amount === 24)).toHaveLength(doses.length - 1)
+    expect(doses.length - whole().length).toBeLessThanOrEqual(1)
     expect(screen.queryByRole('alert')).toBeNull()
   })
   test('shots that did not come stand at the top of every screen', async () => {

@@ -112,6 +112,7 @@ export const DECLINE_PLANS: readonly Definition[] = [
   }),
   planOf({
     id: 'recession-workup',
+    looksBack: true,
     name: 'look for the cause of recession',
     treats: [
       'stn',

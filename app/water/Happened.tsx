@@ -1,9 +1,9 @@
-import { LOOK_BACK_DAYS } from '../../../core/diagnosis/context.ts'
-import { happenedBefore } from '../../../core/diagnosis/happened.ts'
-import { dayBeside } from '../../../core/time/words.ts'
-import { useHousehold } from '../../journal/provider.tsx'
-import { Heading, Rows, Small } from '../../look/text.ts'
-import { contentMarks } from '../../words/entries.ts'
+import { LOOK_BACK_DAYS } from '../../core/diagnosis/context.ts'
+import { happenedBefore } from '../../core/diagnosis/happened.ts'
+import { dayBeside } from '../../core/time/words.ts'
+import { useHousehold } from '../journal/provider.tsx'
+import { Heading, Rows, Small } from '../look/text.ts'
+import { contentMarks } from '../words/entries.ts'
 
 /** Lines that are shown; the ledger has them all. */
 const MOST = 14
