@@ -12,6 +12,7 @@ import { dayRises } from './pump-check.ts'
 import { orderOf, pumpCautions, unwrittenDoses } from './pump-doses.ts'
 import { proposePump } from './pump-proposal.ts'
 import { pumpState, shotsByHour } from './pump-shots.ts'
+import { pumpsInTank } from './pumps-in-tank.ts'
 import { probeSample } from './stand-in/probe.ts'
 import { shotsGiven } from './stand-in/pump.ts'
 
@@ -194,4 +195,17 @@ test('what a probe remembers is written down as if somebody had listened', () =>
       { at: START - MS_PER_DAY, value: 8 },
     ),
   ).toEqual([])
+})
+
+test('the pump of a tank as the journal alone says: what a day raises, and when the bottle is empty', () => {
+  const journal = house(plan)
+  const hall = tankById(journal, 'hall')!
+  expect(pumpsInTank(journal, hall, 'UTC', on(-1))).toEqual([])
+  const [pump] = pumpsInTank(journal, hall, 'UTC', on(24))
+  // 24 mL a day of 50 mg/mL; 110 mL of the bottle can be given: shot 111 is the first that cannot.
+  expect(pump).toMatchObject({ deviceId: 'p', mlPerDay: 24, since: on(0) })
+  expect(pump!.rises.map(({ parameter }) => parameter.id).sort()).toEqual(['alk-kh', 'k'])
+  expect((pump!.dryAt! - on(0)) / MS_PER_HOUR).toBeCloseTo(110.5, 1)
+  // Its ten days are over.
+  expect(pumpsInTank(journal, hall, 'UTC', on(241))).toEqual([])
 })

@@ -37,6 +37,7 @@ import { HandlingPanel } from './HandlingPanel.tsx'
 import { HowItRuns } from './HowItRuns.tsx'
 import { FeedsPanel } from './panels/FeedsPanel.tsx'
 import { ComparisonPanel } from './panels/ComparisonPanel.tsx'
+import { PumpPanel } from './panels/PumpPanel.tsx'
 import { LookBackPanel } from './panels/LookBackPanel.tsx'
 import { WorkLeftPanel } from './panels/WorkLeftPanel.tsx'
 import { AlkalinityPanel } from './panels/AlkalinityPanel.tsx'
@@ -162,6 +163,7 @@ function CourseBody({ plan }: { plan: CoursePlan }) {
           {course.definition.tracks.map((track) => (
             <Fragment key={track.id}>{PANELS[panelKindOf(track)](plan, track.id)}</Fragment>
           ))}
+          {course.definition.byPump && tank && <PumpPanel tank={tank} />}
           {course.definition.looksBack && <LookBackPanel plan={plan} />}
           {compared && <ComparisonPanel compared={compared} />}
           {work && <WorkLeftPanel work={work} />}

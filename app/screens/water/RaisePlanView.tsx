@@ -14,6 +14,7 @@ import { raiseCautions } from '../../../core/water/correction/words.ts'
 import { isUptakeCertain } from '../../../core/water/uptake.ts'
 import { bandState } from '../../../core/water/tests.ts'
 import { figures, plural } from '../../../core/words/numbers.ts'
+import { raiseCourse } from '../../../core/water/correction/raise-course.ts'
 import { parameterDifference, parameterValue, quantityText } from '../../../core/words/quantities.ts'
 import { SelectField } from '../../fields/fields.tsx'
 import { useHousehold } from '../../journal/provider.tsx'
@@ -45,6 +46,7 @@ export function RaisePlanView({ tank, start, netL, from, to, values, change }: C
   const { journal, settings } = useHousehold()
   const { parameter } = start
   const { units } = settings
+  const course = raiseCourse(parameter.id)
   const salts = saltsFor(parameter.id)
   const shelf = shelfOf(journal)
   // What stands on the shelf comes first.
@@ -198,6 +200,11 @@ export function RaisePlanView({ tank, start, netL, from, to, values, change }: C
             >
               Hand it to a dosing pump
             </ButtonLink>
+            {course !== null && (
+              <ButtonLink href={`/courses/new?definition=${course.definition}&tank=${tank.id}&for=${course.choice}`}>
+                Follow it as a course
+              </ButtonLink>
+            )}
           </Line>
         </>
       )}

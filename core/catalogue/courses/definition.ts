@@ -290,6 +290,8 @@ export interface Step {
 export interface Definition {
   id: string
   kind: 'school' | 'add-on' | 'plan' | 'fallow' | 'coral'
+  /** A dosing pump may give its portions. */
+  byPump?: true
   /** It looks for a cause in what went before its start. */
   looksBack?: true
   /** A plan that treats: one at a time in a tank, a week apart. */

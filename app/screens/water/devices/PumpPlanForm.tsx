@@ -28,7 +28,7 @@ import { CheckChip } from '../../../look/CheckChip.ts'
 import { FieldGrid } from '../../../look/page.ts'
 import { Bar, Figure, Small, Stack } from '../../../look/text.ts'
 import { DoubtList, useDoubts } from '../../../safety/Doubts.tsx'
-import { HourBars } from './PumpView.tsx'
+import { HourBars } from '../../../water/HourBars.tsx'
 
 /** Shots a day that are offered first: outbreaks.md 5.2, element-correct, four portions or more. */
 const FIRST_PORTIONS = '6'

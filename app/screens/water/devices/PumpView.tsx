@@ -1,6 +1,5 @@
 import { useQueryClient } from '@tanstack/react-query'
 import { useState } from 'react'
-import { styled } from 'styled-components'
 import { pumpAlarms } from '../../../../core/devices/alarms.ts'
 import type { PumpReport } from '../../../../core/devices/messages.ts'
 import { orderOf, unwrittenDoses } from '../../../../core/devices/pump-doses.ts'
@@ -18,14 +17,9 @@ import { thisInstant, useNow } from '../../../frame/now.tsx'
 import { useKeeping } from '../../../journal/keeping.tsx'
 import { useHousehold } from '../../../journal/provider.tsx'
 import { Button } from '../../../look/buttons.ts'
+import { HourBars } from '../../../water/HourBars.tsx'
 import { Bar, Facts, Figure, Line, Quiet, Small, Stack } from '../../../look/text.ts'
 import { PumpPlanForm } from './PumpPlanForm.tsx'
-
-const Hours = styled.svg`
-  width: 100%;
-  max-width: 560px;
-  height: 74px;
-`
 
 /** A dosing pump: its plan as it runs, or the form that gives it one. */
 export function PumpView({ device }: { device: AttachedDevice }) {
@@ -35,35 +29,6 @@ export function PumpView({ device }: { device: AttachedDevice }) {
   if (problem) return <Bar $tone="act">{problem}</Bar>
   if (!plan) return <PumpPlanForm device={device} />
   return report ? <Running device={device} plan={plan} report={report} /> : <Small>Asking the pump …</Small>
-}
-
-/** A day's shots, an hour a column. */
-export function HourBars({ mlByHour }: { mlByHour: readonly number[] }) {
-  const most = Math.max(...mlByHour, 1e-9)
-  return (
-    <Hours
-      viewBox="-12 0 492 74"
-      role="img"
-      aria-label={`Shots at ${mlByHour.flatMap((ml, hour) => (ml > 0 ? [`${hour}:00`] : [])).join(', ')}`}
-    >
-      {mlByHour.map((ml, hour) => (
-        <rect
-          key={hour}
-          x={hour * 20 + 3}
-          width={14}
-          y={50 - (46 * ml) / most}
-          height={(46 * ml) / most}
-          fill="var(--second)"
-        />
-      ))}
-      <line x1="0" x2="480" y1="50" y2="50" stroke="var(--strong-rule)" />
-      {[0, 6, 12, 18].map((hour) => (
-        <text key={hour} x={hour * 20 + 10} y="68" textAnchor="middle" fontSize="13" fill="var(--quiet)">
-          {hour}:00
-        </text>
-      ))}
-    </Hours>
-  )
 }
 
 const SHOWN_MISSED = 5

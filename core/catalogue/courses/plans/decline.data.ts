@@ -166,6 +166,7 @@ export const DECLINE_PLANS: readonly Definition[] = [
   }),
   planOf({
     id: 'element-correct',
+    byPump: true,
     name: 'correct an element',
     treats: ['k-trace-low', 'alk-swing'],
     water: 'marine',
@@ -269,6 +270,7 @@ export const DECLINE_PLANS: readonly Definition[] = [
   }),
   planOf({
     id: 'nutrient-raise',
+    byPump: true,
     name: 'raise the nutrients',
     treats: ['bleach-nutrient', 'dino-amphidinium-large', 'chrysophytes'],
     water: 'marine',
