@@ -6,7 +6,7 @@ import { zoneClock } from '../time/zone.ts'
 import { courseById } from './course.ts'
 import { coursePlan } from './plan.ts'
 import { treatedUntreatedOf } from './outlook/treated-untreated.ts'
-import { armDays } from './tracks/series.ts'
+import { armDays } from './tracks/arm-days.ts'
 import { standingOf } from './standing.ts'
 import { doseContent, ruleWord } from './task-contents.ts'
 

@@ -1,4 +1,5 @@
-import { compareArms, medianOf, untreatedNeeded } from './compare-arms.ts'
+import { median } from '../numbers/median.ts'
+import { compareArms, untreatedNeeded } from './compare-arms.ts'
 
 const STAGES = { better: 'higher', noise: 1 } as const
 
@@ -40,5 +41,5 @@ describe('treated against untreated', () => {
 
 test('how many to leave untreated: 1 in 20 at least', () => {
   expect([4, 6, 7, 20].map(untreatedNeeded)).toEqual([null, 3, 2, 1])
-  expect(medianOf([1, 9, 2, 3])).toBe(2.5)
+  expect(median([1, 9, 2, 3])).toBe(2.5)
 })

@@ -1,3 +1,5 @@
+import { median } from '../numbers/median.ts'
+
 /** How much two arms of a comparison say: what was treated, and what was left untreated. */
 export interface ArmComparison {
   treated: number
@@ -13,12 +15,6 @@ export interface ArmComparison {
 
 /** Under this a result is not put down to chance. */
 const RARE = 0.05
-
-export function medianOf(values: readonly number[]): number {
-  const sorted = [...values].sort((a, b) => a - b)
-  const middle = sorted.length / 2
-  return sorted.length % 2 === 1 ? sorted[Math.floor(middle)]! : (sorted[middle - 1]! + sorted[middle]!) / 2
-}
 
 /** Twice the rank of each value, ties in the middle of theirs: whole numbers, so that sums can be counted. */
 function doubledRanks(values: readonly number[]): number[] {
@@ -56,7 +52,7 @@ export function compareArms(
   const sums = sumsOf(ranks, treated.length)
   const all = sums.reduce((sum, ways) => sum + ways, 0)
   const chance = sums.slice(seen).reduce((sum, ways) => sum + ways, 0) / all
-  const difference = medianOf(treated) - medianOf(untreated)
+  const difference = median(treated) - median(untreated)
   const gain = sign * difference
   return {
     treated: treated.length,

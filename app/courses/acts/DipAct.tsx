@@ -1,5 +1,4 @@
 import { useState } from 'react'
-import { Checkbox, CheckboxGroup } from 'react-aria-components'
 import { styled } from 'styled-components'
 import { CORAL_DIPS, coralDipById } from '../../../core/catalogue/corals/coral-dips.data.ts'
 import { bathAmount } from '../../../core/courses/amounts/planned-bath.ts'
@@ -19,18 +18,29 @@ import { Bar, Figure, Line, Small } from '../../look/text.ts'
 import { DoubtList, useDoubts } from '../../safety/Doubts.tsx'
 import type { ActProps } from './act-props.ts'
 
-const Hosts = styled(CheckboxGroup)`
+const Hosts = styled.div`
   display: flex;
   flex-direction: column;
 `
 
-const Host = styled(Checkbox)`
+/** Native boxes: those of the library bring forms and hidden labels along, and the first view has no room for them. */
+const Host = styled.label`
+  position: relative;
   display: flex;
   align-items: center;
   gap: 12px;
   min-height: 44px;
   border-bottom: 1px dotted var(--strong-rule);
   cursor: pointer;
+  input {
+    position: absolute;
+    inset: 0;
+    width: 100%;
+    height: 100%;
+    margin: 0;
+    opacity: 0;
+    cursor: inherit;
+  }
   &::before {
     content: '';
     flex: none;
@@ -40,7 +50,7 @@ const Host = styled(Checkbox)`
     border-radius: 2px;
     background: var(--sheet);
   }
-  &[data-selected]::before {
+  &:has(input:checked)::before {
     content: '✓';
     background: var(--second);
     color: var(--on-second);
@@ -48,11 +58,11 @@ const Host = styled(Checkbox)`
     line-height: 20px;
     font-weight: 700;
   }
-  &[data-focus-visible] {
+  &:has(input:focus-visible) {
     outline: 3px solid var(--second);
     outline-offset: 2px;
   }
-  &[data-disabled] {
+  &:has(input:disabled) {
     color: var(--quiet);
     cursor: default;
   }
@@ -161,9 +171,17 @@ export function DipAct({ plan, task, next }: ActProps) {
         </select>
       </Pick>
       <Bar $tone="act">{dip.caution}</Bar>
-      <Hosts aria-label="Corals in the dip" value={[...ids]} onChange={setChosen}>
+      <Hosts role="group" aria-label="Corals in the dip">
         {planned.hosts.map(({ partId, name, pieces, mustNot }) => (
-          <Host key={partId} value={partId} isDisabled={mustNot !== null}>
+          <Host key={partId}>
+            <input
+              type="checkbox"
+              checked={ids.includes(partId)}
+              disabled={mustNot !== null}
+              onChange={(event) =>
+                setChosen(event.target.checked ? [...ids, partId] : ids.filter((id) => id !== partId))
+              }
+            />
             <span>
               {name}
               {pieces > 1 && <Small as="span"> {plural(pieces, 'piece')}</Small>}

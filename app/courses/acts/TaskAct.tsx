@@ -22,8 +22,8 @@ const LazyBath = lazy(async () => ({ default: (await import('./BathAct.tsx')).Ba
 const LazyFeed = lazy(async () => ({ default: (await import('./FeedAct.tsx')).FeedAct }))
 const LazyDip = lazy(async () => ({ default: (await import('./DipAct.tsx')).DipAct }))
 const LazyDipCount = lazy(async () => ({ default: (await import('./DipCountAct.tsx')).DipCountAct }))
-const LazyMeasure = lazy(async () => ({ default: (await import('./MeasureAct.tsx')).MeasureAct }))
-const LazyCount = lazy(async () => ({ default: (await import('./CountAct.tsx')).CountAct }))
+const LazyMeasure = lazy(async () => ({ default: (await import('./counting.ts')).MeasureAct }))
+const LazyCount = lazy(async () => ({ default: (await import('./counting.ts')).CountAct }))
 
 /** The doing of each act. A test asks for one an act. */
 export const ACTS: Record<Act, (props: ActProps) => ReactNode> = {

@@ -9,7 +9,7 @@ import {
 } from '../../../core/water/mixed-water.ts'
 import { dayBeside } from '../../../core/time/words.ts'
 import { measureText, shownUnit, toKept } from '../../../core/words/measure.ts'
-import { figures } from '../../../core/words/numbers.ts'
+import { capital, figures } from '../../../core/words/numbers.ts'
 import { parameterValue, quantityText } from '../../../core/words/quantities.ts'
 import { numberIn } from '../../fields/number-in.ts'
 import { FigureField } from '../../fields/plain.tsx'
@@ -122,7 +122,7 @@ function MixedWaterForm({ onDone }: { onDone: () => void }) {
           {field('litres', 'Mixed', 'L')}
           {field('saltG', 'Salt', 'g')}
           {field('psu', 'Salinity', 'psu')}
-          {NEW_WATER_TESTS.map(({ id, name, unit }) => field(id, name, unit))}
+          {NEW_WATER_TESTS.map(({ id, name, unit }) => field(id, capital(name), unit))}
         </FieldGrid>
         <Small>What was not tested may be left empty.</Small>
         {unkept && <UnkeptNote unkept={unkept} />}

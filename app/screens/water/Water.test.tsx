@@ -53,7 +53,7 @@ describe('the round', () => {
     expect(pad('Hall reef').getByText('due: every 4 days')).toBeInTheDocument()
     // What is not due is folded.
     expect(pad('Hall reef').queryByText('nitrate')).toBeNull()
-    await user.type(pad('Hall reef').getByLabelText('alkalinity'), '8.1')
+    await user.type(pad('Hall reef').getByLabelText('Alkalinity'), '8.1')
     await user.click(pad('Hall reef').getByRole('button', { name: 'Log 1 test of Hall reef' }))
     expect(await screen.findByText('1 reading kept.')).toBeInTheDocument()
     expect(lines('reading').at(-1)).toMatchObject({ tankId: 'hall', parameter: 'alk-kh', result: { value: 8.1 } })
@@ -117,11 +117,11 @@ describe('the charts', () => {
     const { user, lines } = await open('/water/balance', tank('hall', 'Hall reef'))
     await user.click(await screen.findByRole('button', { name: 'Write down new water' }))
     await user.type(screen.getByLabelText('Mixed'), '40')
-    await user.type(screen.getByLabelText('alkalinity'), '80')
+    await user.type(screen.getByLabelText('Alkalinity'), '80')
     await user.click(screen.getByRole('button', { name: 'Keep the record' }))
     expect(await screen.findByText('0 to 30: test it again')).toBeVisible()
-    await user.clear(screen.getByLabelText('alkalinity'))
-    await user.type(screen.getByLabelText('alkalinity'), '8.2')
+    await user.clear(screen.getByLabelText('Alkalinity'))
+    await user.type(screen.getByLabelText('Alkalinity'), '8.2')
     await user.click(screen.getByRole('button', { name: 'Keep the record' }))
     await waitFor(() =>
       expect(lines('new-water')).toMatchObject([{ litres: 40, readings: [{ parameter: 'alk-kh', value: 8.2 }] }]),

@@ -18,8 +18,11 @@ const FURTHER: Readonly<Record<string, string>> = {
  */
 export function materialsOf(definitionId: string): string[] {
   const row = PLANS.rows.find(({ id }) => id === definitionId)
-  return (row?.materials ?? FURTHER[definitionId] ?? '')
-    .split(/[,;] /)
-    .map((one) => one.trim())
-    .filter((one) => one !== '')
+  return (
+    (row?.materials ?? FURTHER[definitionId] ?? '')
+      .split(/[,;] /)
+      // The handbook's own sections mean nothing on a list to shop by.
+      .map((one) => one.replace(/ \([\d.]+\)/, '').trim())
+      .filter((one) => one !== '')
+  )
 }

@@ -31,7 +31,9 @@ export function MeasurePanel({ plan, measure }: { plan: CoursePlan; measure: Mea
             </Figure>
           )}
         </span>
-        <Legend>solid: counted; dashed: expected</Legend>
+        <Legend>
+          {track.expected.length > 0 ? 'solid: counted; dashed: expected' : 'counted, with how far one count may err'}
+        </Legend>
       </Heading>
       {rounds.length === 0 ? (
         <Small>Nothing counted yet: the first round is what every later one is held against.</Small>
