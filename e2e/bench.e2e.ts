@@ -1,23 +1,12 @@
-import { expect, test, type Page } from '@playwright/test'
+import { expect, test } from '@playwright/test'
 import type { Content, ContentOf } from '../core/journal/entry.ts'
 import { atNine, rings } from './support/arrivals.ts'
 import { openSample } from './support/app.ts'
 import { axe } from './support/axe.ts'
+import { next, noSideways, through } from './support/plans.ts'
 import { seedMine } from './support/seed.ts'
 
 test.use({ viewport: { width: 390, height: 844 } })
-
-const next = (page: Page) => page.getByRole('button', { name: 'Done, next' })
-
-/** Presses through steps, each of which has to be the one that is shown. */
-async function through(page: Page, ...titles: readonly string[]): Promise<void> {
-  for (const words of titles) {
-    await expect(page.getByText(new RegExp(`^${words}`)).first()).toBeVisible()
-    await next(page).click()
-  }
-}
-
-const noSideways = (page: Page) => page.evaluate(() => document.documentElement.scrollWidth - innerWidth)
 
 test.beforeEach(async ({ page }) => {
   test.setTimeout(240_000)

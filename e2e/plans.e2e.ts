@@ -1,49 +1,16 @@
-import { expect, test, type Page } from '@playwright/test'
-import type { Content } from '../core/journal/entry.ts'
-import { log, logLine } from './support/app.ts'
+import { expect, test } from '@playwright/test'
+import { log } from './support/app.ts'
 import { axe } from './support/axe.ts'
+import { at, beginAtOrigin, HOUSEHOLD, noSideways, tank } from './support/plans.ts'
 import { seedMine } from './support/seed.ts'
 
 test.use({ timezoneId: 'Europe/London' })
-
-const ORIGIN = Date.parse('2026-11-02T12:00:00Z')
-const HOUR = 3_600_000
-const at = (hours: number) => ({ happened: new Date(ORIGIN + hours * HOUR).toISOString() })
-
-const HOUSEHOLD: Content = {
-  kind: 'household',
-  ...at(-240),
-  timeZone: 'Europe/London',
-  units: { volume: 'L', length: 'cm', temperature: 'C', salinity: 'psu', alkalinity: 'dKH' },
-}
-const tank = (tankId: string, name: string, water: 'marine' | 'freshwater', litres: number): Content => ({
-  kind: 'tank-setup',
-  ...at(-240),
-  tankId,
-  name,
-  water,
-  role: 'display',
-  sheet: { shape: { kind: 'known', litres } },
-})
-
-const clockOf =
-  (page: Page) =>
-  async (hours: number, path: string | null = null) => {
-    await page.clock.setSystemTime(ORIGIN + hours * HOUR)
-    if (path !== null) {
-      await page.goto(path)
-      await expect(logLine(page)).toBeVisible()
-    }
-  }
 
 test('S16, the dark: tested before, covered at the bench, ended by its rule, uncovered, and the light brought back', async ({
   page,
 }) => {
   test.setTimeout(240_000)
-  page.setDefaultTimeout(20_000)
-  const go = clockOf(page)
-  await page.clock.install({ time: ORIGIN })
-  await page.clock.resume()
+  const go = await beginAtOrigin(page)
   await seedMine(page, [HOUSEHOLD, tank('reef', 'Reef', 'marine', 300)])
 
   await go(0, '/courses/new?definition=blackout-marine&tank=reef')
@@ -94,7 +61,7 @@ test('S16, the dark: tested before, covered at the bench, ended by its rule, unc
   await go(50)
   await page.reload()
   await expect(page.getByText('Light 30 %, then ten points more each day').first()).toBeVisible()
-  expect(await page.evaluate(() => document.documentElement.scrollWidth - innerWidth)).toBe(0)
+  expect(await noSideways(page)).toBe(0)
   expect(await axe(page)).toEqual([])
 })
 
@@ -102,10 +69,7 @@ test('S15, planaria: asked to confirm first, dosed by the net volume, half chang
   page,
 }) => {
   test.setTimeout(240_000)
-  page.setDefaultTimeout(20_000)
-  const go = clockOf(page)
-  await page.clock.install({ time: ORIGIN })
-  await page.clock.resume()
+  const go = await beginAtOrigin(page)
   await seedMine(page, [
     HOUSEHOLD,
     tank('study', 'Study', 'freshwater', 100),

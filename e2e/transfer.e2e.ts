@@ -1,13 +1,11 @@
-import { expect, test, type Page } from '@playwright/test'
+import { expect, test } from '@playwright/test'
 import type { Content } from '../core/journal/entry.ts'
 import { log, logLine, readBack, today } from './support/app.ts'
+import { at, beginAtOrigin } from './support/plans.ts'
 import { seedMine } from './support/seed.ts'
 
 test.use({ timezoneId: 'Europe/London' })
 
-const ORIGIN = Date.parse('2026-11-02T12:00:00Z')
-const HOUR = 3_600_000
-const at = (hours: number) => ({ happened: new Date(ORIGIN + hours * HOUR).toISOString() })
 const METRIC = { volume: 'L', length: 'cm', temperature: 'C', salinity: 'psu', alkalinity: 'dKH' } as const
 
 const tank = (
@@ -34,25 +32,11 @@ const peroxide: Content = {
   measure: { tool: 'syringe', step: 0.5 },
 }
 
-/** Sets the page's clock to hours from the origin, and opens a page of it. */
-const clockOf =
-  (page: Page) =>
-  async (hours: number, path: string | null = null) => {
-    await page.clock.setSystemTime(ORIGIN + hours * HOUR)
-    if (path !== null) {
-      await page.goto(path)
-      await expect(logLine(page)).toBeVisible()
-    }
-  }
-
 test('the hybrid: started on one page, a bath on the wrong day and a move eleven hours late, each explained with what follows', async ({
   page,
 }) => {
   test.setTimeout(240_000)
-  page.setDefaultTimeout(20_000)
-  const go = clockOf(page)
-  await page.clock.install({ time: ORIGIN })
-  await page.clock.resume()
+  const go = await beginAtOrigin(page)
   await seedMine(page, [
     { kind: 'household', ...at(-48), timeZone: 'Europe/London', units: METRIC },
     tank('a', 'Set A'),
@@ -128,10 +112,7 @@ test('peroxide on patches: two treated and one left alone, scored over a week, f
   page,
 }) => {
   test.setTimeout(240_000)
-  page.setDefaultTimeout(20_000)
-  const go = clockOf(page)
-  await page.clock.install({ time: ORIGIN })
-  await page.clock.resume()
+  const go = await beginAtOrigin(page)
   await seedMine(page, [
     { kind: 'household', ...at(-48), timeZone: 'Europe/London', units: METRIC },
     tank('study', 'Study', 'display', 'freshwater'),

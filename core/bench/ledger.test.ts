@@ -208,6 +208,21 @@ test('half changes, a redose and mixed water', () => {
   ])
 })
 
+test('heads counted before the dark are a count of the whole tank, before and after comparable', () => {
+  const it = session('blackout-cover', { courseId: 'c' })
+  it.prepare(1)
+  it.mark(2, 'heads', 'done', { values: [{ id: 'heads', value: 7 }] })
+  it.mark(3, 'cover')
+  expect(ledgerOf(it.journal(), it.run(), 50, now(4))).toContainEqual({
+    kind: 'count',
+    happened: at(2).happened,
+    tankId: 'study',
+    measure: 'head-count',
+    values: [7],
+    courseId: 'c',
+  })
+})
+
 test('without a product nothing is taken for a freshwater dip; a freshwater dip is its water alone', () => {
   const start = { animalIds: ['spike'], figures: [{ id: 'tubL', value: 4 }] }
   const propose = (procedure: string) =>

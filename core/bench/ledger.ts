@@ -117,29 +117,37 @@ export function measuredDose(start: Draft, amount: number, happened: string): Co
   }
 }
 
-/** The counts of the ledger that a run's figures become, each measure with all its parts. */
+/** The counts of the ledger that a run's figures become, each measure with all its parts; of the whole tank a number alone. */
 function countsOf({ occasions, start }: BenchRun): Content[] {
+  const { tankId, courseId, taskId } = start
+  if (tankId === undefined) return []
   const counts = new Map<CountMeasure, { at: number; parts: { partId: string; value: number }[] }>()
+  const ofTank: Content[] = []
+  const stamp = { ...(courseId !== undefined && { courseId }), ...(taskId !== undefined && { taskId }) }
   for (const one of occasions) {
-    if (one.state !== 'done' || one.subjectId === null || one.endedAt === null) continue
+    if (one.state !== 'done' || one.endedAt === null) continue
     for (const { id, keeps } of recordsOf(one)) {
       const value = one.values.find((figure) => figure.id === id)?.value
       if (!keeps || value === undefined) continue
+      if (one.subjectId === null) {
+        ofTank.push({ kind: 'count', happened: iso(one.endedAt), tankId, measure: keeps, values: [value], ...stamp })
+        continue
+      }
       const count = counts.get(keeps) ?? { at: one.endedAt, parts: [] }
       counts.set(keeps, { at: one.endedAt, parts: [...count.parts, { partId: one.subjectId, value }] })
     }
   }
-  return start.tankId === undefined
-    ? []
-    : [...counts].map(([measure, { at, parts }]): Content => ({
-        kind: 'count',
-        happened: iso(at),
-        tankId: start.tankId!,
-        measure,
-        parts,
-        ...(start.courseId !== undefined && { courseId: start.courseId }),
-        ...(start.taskId !== undefined && { taskId: start.taskId }),
-      }))
+  return [
+    ...ofTank,
+    ...[...counts].map(([measure, { at, parts }]): Content => ({
+      kind: 'count',
+      happened: iso(at),
+      tankId,
+      measure,
+      parts,
+      ...stamp,
+    })),
+  ]
 }
 
 /** A dip or a bath of those whose timer ran: as long as the longest was in it, when the last one came out. */

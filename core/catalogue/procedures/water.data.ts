@@ -48,7 +48,7 @@ export const WATER_PROCEDURES: readonly Procedure[] = [
       { id: 'light-off', words: 'Lamps off at the plug', switches: { item: 'light', running: false }, stays: true },
     ],
     steps: [
-      { id: 'heads', title: 'Count every animal', records: [{ id: 'heads', label: 'animals seen', unit: '', kind: 'count' }] },
+      { id: 'heads', title: 'Count every animal', records: [{ id: 'heads', label: 'animals seen', unit: '', kind: 'count', keeps: 'head-count' }] },
       { id: 'cover', title: 'Opaque sheets on all sides, and over the sump', photo: true },
     ],
     after: [
@@ -71,7 +71,7 @@ export const WATER_PROCEDURES: readonly Procedure[] = [
     before: [{ id: 'dim', words: 'Room light only', caution: 'Full light after the dark bleaches corals and frightens fish.' }],
     steps: [
       { id: 'uncover', title: 'Sheets off', photo: true },
-      { id: 'heads', title: 'Count every animal', why: 'one that is not seen is looked for now', records: [{ id: 'heads', label: 'animals seen', unit: '', kind: 'count' }] },
+      { id: 'heads', title: 'Count every animal', why: 'one that is not seen is looked for now', records: [{ id: 'heads', label: 'animals seen', unit: '', kind: 'count', keeps: 'head-count' }] },
       { id: 'siphon', title: 'Siphon what has died', caution: 'Never start a siphon by mouth.' },
       {
         id: 'change',
@@ -92,7 +92,7 @@ export const WATER_PROCEDURES: readonly Procedure[] = [
   },
   {
     id: 'cyano-peroxide',
-    name: 'Peroxide in the bare tank, two half changes',
+    name: 'Peroxide in the bare tank, three half changes',
     about: 'after a blackout of a nano: everything living out, ten minutes, half changes',
     group: 'algae',
     water: 'freshwater',
@@ -131,7 +131,7 @@ export const WATER_PROCEDURES: readonly Procedure[] = [
         why: 'at or under 1 mg/L they may come back',
         records: [{ id: 'strip', label: 'strip', unit: 'mg/L', mayBeEmpty: true, most: { value: 1, words: 'Over 1 mg/L: another half change, or air for a day. Nobody goes back yet.' } }],
       },
-      { id: 'home', title: 'Fish, shrimp and snails back', records: [{ id: 'heads', label: 'animals back', unit: '', kind: 'count' }] },
+      { id: 'home', title: 'Fish, shrimp and snails back', records: [{ id: 'heads', label: 'animals back', unit: '', kind: 'count', keeps: 'head-count' }] },
     ],
     after: [
       { id: 'filter-on', words: 'Media in, bottled bacteria in, filter on', switches: { item: 'filter', running: true } },
