@@ -53,7 +53,7 @@ describe('the round', () => {
     expect(pad('Hall reef').getByText('due: every 4 days')).toBeInTheDocument()
     // What is not due is folded.
     expect(pad('Hall reef').queryByText('nitrate')).toBeNull()
-    await user.type(pad('Hall reef').getByLabelText('Alkalinity'), '8.1')
+    await user.type(pad('Hall reef').getByLabelText('alkalinity'), '8.1')
     await user.click(pad('Hall reef').getByRole('button', { name: 'Log 1 test of Hall reef' }))
     expect(await screen.findByText('1 reading kept.')).toBeInTheDocument()
     expect(lines('reading').at(-1)).toMatchObject({ tankId: 'hall', parameter: 'alk-kh', result: { value: 8.1 } })

@@ -6,7 +6,7 @@ import { readLab, readRows, type RowProblem } from '../../../../core/bring-in/re
 import type { Tank } from '../../../../core/household/tanks.ts'
 import type { Content } from '../../../../core/journal/entry.ts'
 import { dateInput } from '../../../../core/time/words.ts'
-import { iso } from '../../../../core/time/zone.ts'
+import { iso, MS_PER_DAY } from '../../../../core/time/zone.ts'
 import { plural } from '../../../../core/words/numbers.ts'
 import { SelectField } from '../../../fields/fields.tsx'
 import { readWhenFields, WhenFields, type WhenValues } from '../../../fields/when.tsx'
@@ -32,6 +32,10 @@ interface BringInValues extends WhenValues {
   usualUnit: string
 }
 
+/** When a sample is taken to have been drawn until its time is said. */
+const NOON = '12:00'
+const NOON_MINUTE = 12 * 60
+
 interface BringInProps {
   tank: Tank
   file: ChosenFile
@@ -50,8 +54,9 @@ export function BringIn({ tank, file, onDone, onLeave }: BringInProps) {
       kind: file.isLab ? 'lab' : 'readings',
       dayOrder: file.map.dayOrder ?? '',
       usualUnit: '',
-      time: '12:00',
-      date: dateInput(now, settings.clock),
+      time: NOON,
+      // Noon of today, or of yesterday while that lies ahead.
+      date: dateInput(settings.clock.minuteOf(now) >= NOON_MINUTE ? now : now - MS_PER_DAY, settings.clock),
     },
   })
   const { kind, dayOrder, usualUnit, date, time } = form.watch()
