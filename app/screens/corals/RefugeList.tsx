@@ -1,16 +1,22 @@
 import { parameterById } from '../../../core/catalogue/parameter.ts'
 import { refugeScores } from '../../../core/courses/outlook/refuge.ts'
 import { figures, plural } from '../../../core/words/numbers.ts'
+import { parameterDifference, parameterValue, quantityText } from '../../../core/words/quantities.ts'
 import { useNow } from '../../frame/now.tsx'
 import { useHousehold } from '../../journal/provider.tsx'
 import { Figure, Heading, Quiet, Ruled, Small } from '../../look/text.ts'
 
 /** Which of the own tanks is the steadiest: where a frag would be safest. */
 export function RefugeList() {
-  const { journal } = useHousehold()
+  const { journal, settings } = useHousehold()
   const now = useNow()
   const scores = refugeScores(journal, now)
   const best = scores.find(({ score }) => score !== null)
+  const changeText = ({ parameter, perDay }: { parameter: string; perDay: number }) =>
+    quantityText({
+      value: figures(Math.abs(parameterDifference(parameter, 0, perDay, settings.units)), 2),
+      unit: parameterValue(parameter, perDay, settings.units).unit,
+    })
   return (
     <section>
       <Heading>Where a frag is safest</Heading>
@@ -39,7 +45,7 @@ export function RefugeList() {
                 </th>
                 <td>{score === null ? <Quiet>not tested</Quiet> : <Figure $size={18}>{score.toFixed(2)}</Figure>}</td>
                 <td>
-                  {most && `${parameter?.short ?? most.parameter} ${figures(most.perDay, 2)} a day`}
+                  {most && `${parameter?.short ?? most.parameter} ${changeText(most)} a day`}
                   {losses > 0 && `${most ? ', ' : ''}${plural(losses, 'loss', 'losses')}`}
                   <Small>{plural(worst.length, 'value')} of 5 tested</Small>
                 </td>

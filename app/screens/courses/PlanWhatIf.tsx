@@ -3,6 +3,7 @@ import { styled } from 'styled-components'
 import { measureScale } from '../../../core/catalogue/measures.ts'
 import {
   askedBy,
+  canBePaused,
   ifEnded,
   ifFound,
   ifPaused,
@@ -68,7 +69,7 @@ export function PlanWhatIf({ plan }: { plan: CoursePlan }) {
     <section>
       <Heading>What if</Heading>
       {asked.length > 0 && <IfFound plan={plan} asked={asked} />}
-      <IfPaused plan={plan} />
+      {canBePaused(plan.course.definition) && <IfPaused plan={plan} />}
       <IfEnded plan={plan} />
     </section>
   )

@@ -1,13 +1,13 @@
 import { definitionById } from '../../catalogue/courses/definitions.ts'
 import { planCourse } from '../testing-plans.ts'
-import { askedBy, ifEnded, ifFound, ifPaused } from './plan-what-if.ts'
+import { askedBy, canBePaused, ifEnded, ifFound, ifPaused } from './plan-what-if.ts'
 
 const asked = (plan: string, id: string) => askedBy(definitionById(plan)!).find((one) => one.id === id)!
 
 describe('a next reading or count', () => {
   test('what a plan looks at, each once', () => {
     planCourse('blackout-marine')
-    expect(askedBy(definitionById('blackout-marine')!).map(({ id }) => id)).toEqual(['tan', 'no3', 'po4', 'coverage'])
+    expect(askedBy(definitionById('blackout-marine')!).map(({ id }) => id)).toEqual(['no3', 'po4', 'tan', 'coverage'])
   })
   test('nitrate of 17 after 8 would end the dark, 15 would not', () => {
     const it = planCourse('blackout-marine')
@@ -39,6 +39,7 @@ test('ending the dark a day early brings the light ramp a day forward', () => {
 })
 
 test('a pause: sessions fall away, and what grew goes on growing', () => {
+  expect(['anemone-bench', 'coral-rest'].map((id) => canBePaused(definitionById(id)!))).toEqual([true, false])
   const it = planCourse('anemone-bench')
   it.count(3, 'left', 20)
   const quiet = ifPaused(it.journal, it.plan(3.5), 4, it.settings)

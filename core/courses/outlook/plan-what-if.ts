@@ -1,4 +1,5 @@
 import type { Condition, CountMeasure, Definition, Quantity } from '../../catalogue/courses/definitions.ts'
+import { UNIVERSAL_STOP } from '../../catalogue/courses/plan-parts.ts'
 import { parameterById } from '../../catalogue/parameter.ts'
 import { afterPause } from '../../evidence/work-left.ts'
 import type { Settings } from '../../household/settings.ts'
@@ -23,10 +24,11 @@ const quantitiesIn = (condition: Condition): Quantity[] => {
   return 'left' in condition ? [condition.left, condition.right] : []
 }
 
-/** The readings and counts that the rules of a plan look at, each once. */
+/** The readings and counts that the rules of a plan look at, each once; what every plan looks at comes last. */
 export function askedBy({ rules, tracks }: Definition): Asked[] {
   const asked = new Map<string, Asked>()
-  for (const quantity of rules.flatMap(({ when }) => quantitiesIn(when))) {
+  const own = rules.filter(({ id }) => id !== UNIVERSAL_STOP.id)
+  for (const quantity of [...own, UNIVERSAL_STOP].flatMap(({ when }) => quantitiesIn(when))) {
     if (typeof quantity === 'number') continue
     if ('parameter' in quantity) {
       const parameter = parameterById(quantity.parameter)
@@ -158,6 +160,11 @@ export interface Pause {
 
 /** Measures that double while nobody works at them. */
 const GROWING: ReadonlySet<CountMeasure> = new Set(['left', 'pest-count', 'cells', 'coverage'])
+
+/** Whether anybody works at a plan at all, or what it counts may grow: else a pause costs nothing. */
+export const canBePaused = ({ steps, tracks }: Definition): boolean =>
+  steps.some(({ act }) => act === 'dose' || act === 'bench') ||
+  tracks.some((track) => track.kind === 'measure' && GROWING.has(track.measure))
 
 /** "Nobody works at it for so many days": what falls away, and what grows. */
 export function ifPaused(journal: Journal, plan: CoursePlan, days: number, settings: Settings): Pause {

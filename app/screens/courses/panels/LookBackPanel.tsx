@@ -63,7 +63,8 @@ export function LookBackPanel({ plan }: { plan: CoursePlan }) {
           <PlainLink href={`/water/correct?tank=${tankId}`}>correct</PlainLink>
         </Small>
       </section>
-      <Happened tankId={tankId} until={startedAt} />
+      {/* The course's own beginning is no cause. */}
+      <Happened tankId={tankId} until={startedAt - 1} />
     </>
   )
 }

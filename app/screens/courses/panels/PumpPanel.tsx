@@ -1,3 +1,4 @@
+import { Fragment } from 'react'
 import { pumpsInTank } from '../../../../core/devices/pumps-in-tank.ts'
 import { devicesOf } from '../../../../core/household/devices.ts'
 import type { Tank } from '../../../../core/household/tanks.ts'
@@ -41,7 +42,7 @@ export function PumpPanel({ tank }: { tank: Tank }) {
             <HourBars mlByHour={mlByHour} />
             <Facts>
               {rises.map(({ parameter: { id, name }, dosed, cap, isOver }) => (
-                <div key={id} style={{ display: 'contents' }}>
+                <Fragment key={id}>
                   <dt>{name}</dt>
                   <dd style={isOver ? { color: 'var(--act)' } : undefined}>
                     +
@@ -52,7 +53,7 @@ export function PumpPanel({ tank }: { tank: Tank }) {
                     a day{cap === null ? '' : `, of ${figures(parameterDifference(id, 0, cap, units), 2)}`}
                     {isOver && ': over its cap'}
                   </dd>
-                </div>
+                </Fragment>
               ))}
               <dt>runs dry</dt>
               <dd>{dryAt === null ? 'not before its plan ends' : momentBeside(dryAt, now, clock)}</dd>
