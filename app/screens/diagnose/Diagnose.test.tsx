@@ -238,6 +238,26 @@ describe('a case', () => {
     expect(links.some((href) => /definition=qt-a-cu30.*tank=quar.*case=k/.test(href))).toBe(true)
   })
 
+  test('hand, spot or tank: what is seen decides, and the plans that fit stand first', async () => {
+    const film: Content = { ...CASE, tankId: 'hall', table: 'marine-film', animalIds: [] } as Content
+    const { user } = await open('/diagnose/k', film, {
+      ...(marked({ mark: 'confirmed', cause: 'turf-algae' }) as ContentOf<'case-mark'>),
+      tankId: 'hall',
+    })
+    const turf = (await screen.findByRole('heading', { name: /^Turf/ })).closest('article')!
+    await user.click(within(turf).getByRole('button', { name: /what helps/ }))
+    const first = () => within(turf).getAllByRole('link')[0]!.getAttribute('href')
+    expect(within(turf).getByRole('status')).toHaveTextContent('Treat it on the spot')
+    expect(first()).toMatch(/definition=peroxide-bench/)
+    await user.type(within(turf).getByLabelText('How much it covers'), '5')
+    await user.click(within(turf).getByRole('checkbox', { name: 'what it sits on can come out' }))
+    expect(within(turf).getByRole('status')).toHaveTextContent(/^By hand.*And its cause/)
+    expect(first()).toMatch(/definition=algae-manual-grazers/)
+    await user.clear(within(turf).getByLabelText('How much it covers'))
+    await user.type(within(turf).getByLabelText('How much it covers'), '45')
+    expect(within(turf).getByRole('status')).toHaveTextContent('Treat the tank: it covers 30 % or more')
+  })
+
   test('one that is not there says so', async () => {
     await open('/diagnose/nobody')
     expect(await screen.findByRole('heading', { name: 'No such case' })).toBeVisible()
