@@ -43,6 +43,11 @@ describe('hand, spot or tank: outbreaks.md 1, decision', () => {
     expect(decide('turf-algae', { coveragePercent: 20 }).changesConditions).toBe(true)
     expect(decideWay('coral-and-pests', conditionFacts('aiptasia')!, NOTHING, true).changesConditions).toBe(false)
   })
+  test('with nothing said it is open, and no plan fits', () => {
+    expect(decide('turf-algae').isOpen).toBe(true)
+    expect(fitsDecision(decide('turf-algae'), 'peroxide-bench')).toBe(false)
+    expect(decide('turf-algae', { coveragePercent: 12 }).isOpen).toBe(false)
+  })
   test('plans of the right kind fit', () => {
     const spot = decide('turf-algae', { coveragePercent: 20 })
     expect(

@@ -30,6 +30,8 @@ export interface Decision {
   changesConditions: boolean
   /** A whole tank is treated only after one check has confirmed what it is. */
   waitsForCheck: boolean
+  /** Nothing that decides was said yet: the way is only the middle one. */
+  isOpen: boolean
 }
 
 /** Limits of outbreaks.md 1, decision: by hand under a tenth, or up to five animals; the whole tank from three tenths on. */
@@ -79,6 +81,12 @@ export function decideWay(
     ...found,
     changesConditions: FILMS.has(table) && found.way !== 'do-nothing',
     waitsForCheck: found.way === 'treat-tank' && !isConfirmed,
+    isOpen:
+      found.way === 'treat-spot' &&
+      answers.coveragePercent === null &&
+      answers.animals === null &&
+      !answers.canComeOut &&
+      !answers.growsFromPieces,
   }
 }
 
@@ -91,7 +99,8 @@ const KINDS: Readonly<Record<Way, readonly string[]>> = {
 }
 
 /** Whether a plan is of the kind that a decision asks for. */
-export function fitsDecision({ way, changesConditions }: Decision, definitionId: string): boolean {
+export function fitsDecision({ way, changesConditions, isOpen }: Decision, definitionId: string): boolean {
+  if (isOpen) return false
   if (way === 'do-nothing' || definitionId === 'watch-wait')
     return way === 'do-nothing' && definitionId === 'watch-wait'
   const kind = PLANS.rows.find(({ id }) => id === definitionId)?.kind

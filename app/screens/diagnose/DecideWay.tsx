@@ -93,9 +93,19 @@ export function DecideWay({
   )
 }
 
-const DecisionWords = ({ decision: { way, because, changesConditions, waitsForCheck } }: { decision: Decision }) => (
+const DecisionWords = ({
+  decision: { way, because, changesConditions, waitsForCheck, isOpen },
+}: {
+  decision: Decision
+}) => (
   <div role="status">
-    <strong>{WAYS[way]}</strong>: {because}.
+    {isOpen ? (
+      'By hand, on the spot or the whole tank? What you see decides.'
+    ) : (
+      <>
+        <strong>{WAYS[way]}</strong>: {because}.
+      </>
+    )}
     {changesConditions && <Small>And its cause: no treatment lasts while that stays.</Small>}
     {waitsForCheck && <Small>One confirming check first.</Small>}
   </div>

@@ -247,9 +247,10 @@ describe('a case', () => {
     const turf = (await screen.findByRole('heading', { name: /^Turf/ })).closest('article')!
     await user.click(within(turf).getByRole('button', { name: /what helps/ }))
     const first = () => within(turf).getAllByRole('link')[0]!.getAttribute('href')
+    expect(within(turf).getByRole('status')).toHaveTextContent('What you see decides')
+    await user.type(within(turf).getByLabelText('How much it covers'), '5')
     expect(within(turf).getByRole('status')).toHaveTextContent('Treat it on the spot')
     expect(first()).toMatch(/definition=peroxide-bench/)
-    await user.type(within(turf).getByLabelText('How much it covers'), '5')
     await user.click(within(turf).getByRole('checkbox', { name: 'what it sits on can come out' }))
     expect(within(turf).getByRole('status')).toHaveTextContent(/^By hand.*And its cause/)
     expect(first()).toMatch(/definition=algae-manual-grazers/)

@@ -42,7 +42,9 @@ export function ResponseChart({
   const all = [...found, ...untreated]
   const firstDay = Math.min(0, ...all.map((one) => one.day))
   const lastDay = Math.max(7, day, ...expected.map((mark) => mark.day))
-  const top = Math.max(1e-9, ...all.map(({ value, noise }) => value + noise), ...expected.map(({ value }) => value))
+  const most = Math.max(0, ...all.map(({ value, noise }) => value + noise), ...expected.map(({ value }) => value))
+  // Nothing but zeros: an axis of one.
+  const top = most > 0 ? most : 1
   const x = (of: number) => PAD.left + ((of - firstDay) / (lastDay - firstDay)) * (width - PAD.left - PAD.right)
   const y = (value: number) => HEIGHT - PAD.bottom - (Math.max(0, value) / top) * (HEIGHT - PAD.top - PAD.bottom)
   const path = (points: readonly { day: number; value: number }[]) =>
