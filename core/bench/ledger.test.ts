@@ -44,6 +44,20 @@ test('a session with the syringe is one dose, at the minute of its last spot', (
   expect(kinds(rest)).toEqual(['task'])
 })
 
+test('a session draws the only bottle on the shelf down: its own mL, of 6 % half as many', () => {
+  const drawn = (mgPerMl: number, ...more: Content[]) => {
+    const bottle = product('perox', 'peroxide', { kind: 'solution', mgPerMl })
+    const it = session('peroxide-spot', { partIds: ['A'] }, [bottle, ...more])
+    it.prepare(1)
+    it.mark(5, 'spot', 'done', { partId: 'A', values: [{ id: 'ml', value: 1 }] })
+    return ledgerOf(it.journal(), it.run(), 50, now(40))[0]
+  }
+  expect(drawn(30)).toMatchObject({ productId: 'perox', amount: 1, massMg: 30 })
+  expect(drawn(60.56)).toMatchObject({ productId: 'perox', amount: expect.closeTo(0.5, 3) as number })
+  // Of two bottles nobody can say which.
+  expect(drawn(30, product('other', 'peroxide', { kind: 'solution', mgPerMl: 60 }))).not.toHaveProperty('productId')
+})
+
 test('a dip round is one dip of those that were in it, as long as the longest, and counts of each', () => {
   const measuredOut = { ingredient: 'iodine-dip', productId: 'iodine', amount: 1.6, unit: 'mL' as const, massMg: 80 }
   const it = session('coral-dip', {

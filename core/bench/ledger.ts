@@ -2,6 +2,7 @@ import type { CountMeasure } from '../catalogue/courses/definition.ts'
 import type { Procedure, ProcedureStep } from '../catalogue/procedures/procedure.types.ts'
 import { animalById, tankOfAnimal } from '../household/animals.ts'
 import { peroxideStrength } from '../dosing/peroxide.ts'
+import { productById, shelfOf, type ShelfProduct } from '../household/shelf.ts'
 import type { Content, ContentOf } from '../journal/entry.ts'
 import type { Journal } from '../journal/journal.ts'
 import { courseById } from '../courses/course.ts'
@@ -24,6 +25,35 @@ const stamped = ({ courseId, taskId, overrides }: Draft) => ({
   ...(taskId !== undefined && { taskId }),
   ...(overrides && { overrides }),
 })
+
+/** The bottle that a session was drawn from: the course's own, else the only one of its kind on the shelf; null where nobody can say. */
+function bottleOf(
+  journal: Journal,
+  { procedure }: Pick<BenchRun, 'procedure'>,
+  { courseId }: Draft,
+): ShelfProduct | null {
+  const ingredient = procedure.doses?.ingredient
+  const course = courseId === undefined ? null : courseById(journal, courseId)
+  const wanted = course?.definition.products.find((one) => one.ingredient === ingredient)
+  const named = wanted && course?.products[wanted.dose]
+  if (named !== undefined) return productById(journal, named)
+  const onShelf = shelfOf(journal).filter((one) => one.ingredient === ingredient)
+  return onShelf.length === 1 ? onShelf[0]! : null
+}
+
+/** 3 % by mass and 3 % in volume differ by a hundredth; a label's rounding by a little more (EA). */
+const SAME_STRENGTH = 0.05
+
+/** The same dose as what was drawn from the bottle: of 6 % half as many mL. */
+function drawnFrom(dose: ContentOf<'dose'>, bottle: ShelfProduct | null): ContentOf<'dose'> {
+  if (!bottle || bottle.unit !== 'mL' || dose.massMg === undefined || !(bottle.mgPerUnit > 0)) return dose
+  const { id: productId, mgPerUnit } = bottle
+  // The same strength as the bench counts in: the mL are the bottle's own.
+  const isSame = Math.abs((mgPerUnit * dose.amount) / dose.massMg - 1) < SAME_STRENGTH
+  return isSame
+    ? { ...dose, productId, massMg: dose.amount * mgPerUnit }
+    : { ...dose, productId, amount: Number((dose.massMg / mgPerUnit).toPrecision(4)) }
+}
 
 /** What a figure's sum of 3 % peroxide is as a dose into the tank. */
 export function peroxideDose(
@@ -244,7 +274,7 @@ export function ledgerOf(journal: Journal, run: BenchRun, netL: number | null, n
   const dose = peroxideDose(run, start, run.totals.get(recordId ?? '') ?? 0, iso(lastDosed))
   const isDone = occasions.some(({ place, state }) => place === 'step' && state === 'done')
   return [
-    ...(dose ? [dose] : []),
+    ...(dose ? [drawnFrom(dose, bottleOf(journal, run, start))] : []),
     ...bathsOf(run),
     ...occasions.flatMap((one) => madeBy(journal, run, one, netL)),
     ...countsOf(run),

@@ -8,7 +8,7 @@ import { FigureField } from '../../../fields/plain.tsx'
 import { inputShape } from '../../../fields/shell.tsx'
 import { useHousehold } from '../../../journal/provider.tsx'
 import { ButtonLink } from '../../../look/buttons.ts'
-import { Figure, Line, Quiet, Small, Stack } from '../../../look/text.ts'
+import { Bar, Figure, Line, Quiet, Small, Stack } from '../../../look/text.ts'
 import { styled } from 'styled-components'
 
 const Select = styled.select`
@@ -37,7 +37,9 @@ export function MeasureOut({
   litres: number | null
 }) {
   const { settings } = useHousehold()
-  const name = ingredientById(needs.ingredient)?.name ?? needs.ingredient
+  const ingredient = ingredientById(needs.ingredient)
+  const name = ingredient?.name ?? needs.ingredient
+  const caution = [ingredient?.caution, ingredient?.law].filter((one) => one != null).join(' ')
   if (products.length === 0 && !needs.byLabel)
     return (
       <Stack $gap={8}>
@@ -49,6 +51,7 @@ export function MeasureOut({
     )
   return (
     <Stack $gap={12}>
+      {caution !== '' && <Bar $tone="soon">{caution} Follow the label.</Bar>}
       {products.length > 0 && (
         <label style={{ display: 'grid', gap: 5, maxWidth: 420, fontWeight: 600, fontSize: 14.5 }}>
           Product
