@@ -1,6 +1,6 @@
-import { relapseOf } from '../../core/courses/outlook/aftercare.ts'
+import { relapseOf } from '../../core/courses/outlook/plans/aftercare.ts'
+import { reopenContent } from '../../core/diagnosis/cases.ts'
 import type { CoursePlan } from '../../core/courses/plan.ts'
-import { iso } from '../../core/time/zone.ts'
 import { thisInstant } from '../frame/now.tsx'
 import { useKeeping, UnkeptNote } from '../journal/keeping.tsx'
 import { useHousehold } from '../journal/provider.tsx'
@@ -20,21 +20,7 @@ export function RelapseBar({ plan }: { plan: CoursePlan }) {
       <Bar $tone="act">It is back: {what}.</Bar>
       <Line>
         {closed ? (
-          <Button
-            isDisabled={busy}
-            onPress={() =>
-              void keep([
-                {
-                  kind: 'case-mark',
-                  happened: iso(thisInstant()),
-                  caseId: closed.id,
-                  tankId: closed.start.tankId,
-                  mark: 'reopened',
-                  words: what,
-                },
-              ])
-            }
-          >
+          <Button isDisabled={busy} onPress={() => void keep([reopenContent(closed, thisInstant(), what)])}>
             Open “{caseName(closed.start)}” again
           </Button>
         ) : plan.course.caseId !== null ? (

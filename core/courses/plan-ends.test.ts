@@ -1,5 +1,5 @@
 import { silicateDose } from './amounts/silicate-loop.ts'
-import { workLeftOf } from './outlook/work-left.ts'
+import { workLeftOf } from './outlook/plans/work-left.ts'
 import { byNearness } from './rules/nearness.ts'
 import { standingOf } from './standing.ts'
 import { ruleWord } from './task-contents.ts'

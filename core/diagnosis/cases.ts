@@ -1,7 +1,7 @@
 import type { Answer } from '../catalogue/diagnosis/diagnosis.types.ts'
 import type { Content, ContentOf } from '../journal/entry.ts'
 import type { Journal, Line } from '../journal/journal.ts'
-import { MS_PER_DAY } from '../time/zone.ts'
+import { iso, MS_PER_DAY } from '../time/zone.ts'
 import type { Answers } from './asking.ts'
 import { experimentsOf, type Experiment } from './experiments.ts'
 import { nightTestOf, type NightTest } from './night-test.ts'
@@ -158,6 +158,23 @@ export function casesThatCameBack(journal: Journal): CameBack[] {
       : [{ closed, signs: [...new Set(again.map(({ sign }) => sign))], at: again.at(-1)!.at }]
   })
 }
+
+/**
+ * The entry that opens a closed case again.
+ * @param words what was seen, where something was
+ */
+export const reopenContent = (
+  { id, start }: Pick<Case, 'id' | 'start'>,
+  at: number,
+  words?: string,
+): ContentOf<'case-mark'> => ({
+  kind: 'case-mark',
+  happened: iso(at),
+  caseId: id,
+  tankId: start.tankId,
+  mark: 'reopened',
+  ...(words !== undefined && { words }),
+})
 
 /** Entries that open a case with what was answered until then. */
 export function caseContents(

@@ -1,4 +1,4 @@
-import { AFTERCARE_ID, aftercareChoices } from '../../../core/courses/outlook/aftercare.ts'
+import { AFTERCARE_ID, aftercareChoices } from '../../../core/courses/outlook/plans/aftercare.ts'
 import { coursesOf } from '../../../core/courses/course.ts'
 import type { CoursePlan } from '../../../core/courses/plan.ts'
 import { useHousehold } from '../../journal/provider.tsx'

@@ -9,7 +9,7 @@ import {
   ifPaused,
   type Asked,
   type RuleChange,
-} from '../../../core/courses/outlook/plan-what-if.ts'
+} from '../../../core/courses/outlook/plans/plan-what-if.ts'
 import type { CoursePlan } from '../../../core/courses/plan.ts'
 import { typedNumber } from '../../../core/numbers/typed.ts'
 import { dayBeside } from '../../../core/time/words.ts'
@@ -20,38 +20,12 @@ import { inputShape } from '../../fields/shell.tsx'
 import { useNow } from '../../frame/now.tsx'
 import { useHousehold } from '../../journal/provider.tsx'
 import { Heading, Small } from '../../look/text.ts'
-
-const Question = styled.div`
-  padding: 10px 0;
-  border-bottom: 1px dotted var(--strong-rule);
-  font-size: 15px;
-  line-height: 1.4;
-`
-
-const Ask = styled.div`
-  display: flex;
-  align-items: center;
-  gap: 8px;
-  flex-wrap: wrap;
-`
-
-const Short = styled.input`
-  ${inputShape}
-  width: 84px;
-  font-family: var(--mono);
-`
+import { Answer, Ask, Question, Short } from './what-if-look.ts'
 
 const Pick = styled.select`
   ${inputShape}
   width: auto;
   max-width: 220px;
-`
-
-const Answer = styled.output<{ $tone?: 'act' | 'plain' }>`
-  display: block;
-  margin-top: 5px;
-  font-weight: 600;
-  ${({ $tone }) => $tone === 'act' && 'color: var(--act);'}
 `
 
 const numberOf = (text: string): number | null => {
@@ -100,7 +74,7 @@ function IfFound({ plan, asked }: { plan: CoursePlan; asked: readonly Asked[] })
   )
   return (
     <Question>
-      <Ask>
+      <Ask as="div">
         <Pick value={chosen} onChange={(event) => setChosen(event.target.value)} aria-label="What is found next">
           {asked.map((it) => (
             <option key={it.id} value={it.id}>
@@ -144,7 +118,7 @@ function IfPaused({ plan }: { plan: CoursePlan }) {
   )
   return (
     <Question>
-      <Ask>
+      <Ask as="div">
         <label htmlFor={id}>nobody works at it for</label>
         <Short
           id={id}

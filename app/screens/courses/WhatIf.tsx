@@ -1,6 +1,5 @@
 import { typedNumber } from '../../../core/numbers/typed.ts'
 import { useId, useState } from 'react'
-import { styled } from 'styled-components'
 import type { DrugPlan } from '../../../core/courses/plan.ts'
 import {
   ifChanged,
@@ -14,42 +13,12 @@ import { dayAs, dayBeside, momentBeside, timeOf } from '../../../core/time/words
 import { dayFromText, dayText } from '../../../core/time/zone.ts'
 import { amountText, PARASITE_NAMES, riskText } from '../../courses/words.ts'
 import { figureShown, figureTyped } from '../../fields/figure-text.ts'
-import { inputShape } from '../../fields/shell.tsx'
 import { thisInstant, useNow } from '../../frame/now.tsx'
 import { useHousehold } from '../../journal/provider.tsx'
 import { HandbookLink } from '../../look/HandbookLink.tsx'
 import { Heading, Small } from '../../look/text.ts'
+import { Answer, Ask, Question, Short } from './what-if-look.ts'
 import { measureText } from '../../../core/words/measure.ts'
-
-const Question = styled.div`
-  padding: 10px 0;
-  border-bottom: 1px dotted var(--strong-rule);
-  font-size: 15px;
-  line-height: 1.4;
-`
-
-const Ask = styled.label`
-  display: flex;
-  align-items: center;
-  gap: 8px;
-  flex-wrap: wrap;
-`
-
-const Short = styled.input`
-  ${inputShape}
-  width: 76px;
-  font-family: var(--mono);
-  &[type='date'] {
-    width: 158px;
-  }
-`
-
-const Answer = styled.output<{ $tone?: 'act' | 'plain' }>`
-  display: block;
-  margin-top: 5px;
-  font-weight: 600;
-  ${({ $tone }) => $tone === 'act' && 'color: var(--act);'}
-`
 
 const risksText = (risks: readonly ParasiteRisk[]) =>
   risks.map(({ parasite, risk }) => `${PARASITE_NAMES[parasite] ?? parasite} ${riskText(risk)}`).join(', ')

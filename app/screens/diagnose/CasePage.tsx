@@ -1,7 +1,7 @@
 import { useCallback, useMemo, useState } from 'react'
 import { useParams } from 'react-router'
 import type { Answer } from '../../../core/catalogue/diagnosis/diagnosis.types.ts'
-import { answersOf, caseById, type Case } from '../../../core/diagnosis/cases.ts'
+import { answersOf, caseById, type Case, reopenContent } from '../../../core/diagnosis/cases.ts'
 import type { CaseSubject } from '../../../core/diagnosis/context.ts'
 import { conditionName } from '../../../core/diagnosis/condition-facts.ts'
 import { tankById } from '../../../core/household/tanks.ts'
@@ -58,7 +58,6 @@ function CaseBody({ one }: { one: Case }) {
   const { known, answers, ranking } = useRanking(about, own, ended?.at ?? opened)
   const { clock } = settings
   const { tankId } = start
-  const mark = { caseId: one.id, tankId }
   const onAnswer = useCallback(
     (sign: string, answer: Answer) =>
       void keep([
@@ -102,12 +101,7 @@ function CaseBody({ one }: { one: Case }) {
             {ended.words !== null && `. ${ended.words}`}
           </Bar>
           <Line>
-            <Button
-              isDisabled={busy}
-              onPress={() =>
-                void keep([{ kind: 'case-mark', happened: iso(thisInstant()), ...mark, mark: 'reopened' }])
-              }
-            >
+            <Button isDisabled={busy} onPress={() => void keep([reopenContent(one, thisInstant())])}>
               Open it again
             </Button>
           </Line>

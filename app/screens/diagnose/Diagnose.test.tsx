@@ -239,7 +239,7 @@ describe('a case', () => {
   })
 
   test('hand, spot or tank: what is seen decides, and the plans that fit stand first', async () => {
-    const film: Content = { ...CASE, tankId: 'hall', table: 'marine-film', animalIds: [] } as Content
+    const film: Content = { ...CASE, tankId: 'hall', table: 'marine-film', animalIds: [] }
     const { user } = await open('/diagnose/k', film, {
       ...(marked({ mark: 'confirmed', cause: 'turf-algae' }) as ContentOf<'case-mark'>),
       tankId: 'hall',

@@ -4,12 +4,11 @@ import { useSearchParams } from 'react-router'
 import { css, styled } from 'styled-components'
 import { animalGroupById } from '../../../core/catalogue/animal-group.ts'
 import { conditionName } from '../../../core/diagnosis/condition-facts.ts'
-import { casesOf, casesThatCameBack, RELAPSE_WEEKS, type Case } from '../../../core/diagnosis/cases.ts'
+import { casesOf, casesThatCameBack, RELAPSE_WEEKS, reopenContent, type Case } from '../../../core/diagnosis/cases.ts'
 import { askedSigns } from '../../../core/diagnosis/signs.ts'
 import { animalLabel, residentsOf } from '../../../core/household/animals.ts'
 import { tankById, tanksOf, type Tank } from '../../../core/household/tanks.ts'
 import { dayBeside } from '../../../core/time/words.ts'
-import { iso } from '../../../core/time/zone.ts'
 import { RelapseBar } from '../../courses/RelapseBar.tsx'
 import { useRunningPlans } from '../../courses/usePlans.ts'
 import { SelectField } from '../../fields/fields.tsx'
@@ -176,20 +175,7 @@ function CameBackNotes() {
             again, within {RELAPSE_WEEKS} weeks of its end.
           </Bar>
           <Line>
-            <Button
-              isDisabled={busy}
-              onPress={() =>
-                void keep([
-                  {
-                    kind: 'case-mark',
-                    happened: iso(thisInstant()),
-                    caseId: closed.id,
-                    tankId: closed.start.tankId,
-                    mark: 'reopened',
-                  },
-                ])
-              }
-            >
+            <Button isDisabled={busy} onPress={() => void keep([reopenContent(closed, thisInstant())])}>
               Open it again
             </Button>
             <PlainLink href={`/diagnose/${closed.id}`}>look at it</PlainLink>

@@ -1,4 +1,4 @@
-import type { TreatedUntreated } from '../../../../core/courses/outlook/treated-untreated.ts'
+import type { TreatedUntreated } from '../../../../core/courses/outlook/plans/treated-untreated.ts'
 import { dayBeside } from '../../../../core/time/words.ts'
 import { figures, plural } from '../../../../core/words/numbers.ts'
 import { useNow } from '../../../frame/now.tsx'

@@ -1,4 +1,4 @@
-import type { WorkLeft } from '../../../../core/courses/outlook/work-left.ts'
+import type { WorkLeft } from '../../../../core/courses/outlook/plans/work-left.ts'
 import { figures, plural } from '../../../../core/words/numbers.ts'
 import { Facts, Figure, Heading, Small } from '../../../look/text.ts'
 

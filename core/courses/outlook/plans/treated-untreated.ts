@@ -1,6 +1,6 @@
-import { compareArms, untreatedNeeded, type ArmComparison } from '../../evidence/compare-arms.ts'
-import type { CoursePlan } from '../plan.ts'
-import { isUntreated, type PartSeries } from '../tracks/series.ts'
+import { compareArms, untreatedNeeded, type ArmComparison } from '../../../evidence/compare-arms.ts'
+import type { CoursePlan } from '../../plan.ts'
+import { isUntreated, type PartSeries } from '../../tracks/series.ts'
 
 /** Two observers, or one on two days, may differ by so many stages: outbreaks.md 7, patch-stage. */
 export const STAGE_NOISE = 1

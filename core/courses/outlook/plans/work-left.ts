@@ -1,8 +1,8 @@
-import { afterPause, doublingDays, sessionsLeft } from '../../evidence/work-left.ts'
-import type { Journal } from '../../journal/journal.ts'
-import { MS_PER_DAY, MS_PER_HOUR } from '../../time/zone.ts'
-import type { CoursePlan } from '../plan.ts'
-import type { MeasureRound } from '../tracks/measure.ts'
+import { afterPause, doublingDays, sessionsLeft } from '../../../evidence/work-left.ts'
+import type { Journal } from '../../../journal/journal.ts'
+import { MS_PER_DAY, MS_PER_HOUR } from '../../../time/zone.ts'
+import type { CoursePlan } from '../../plan.ts'
+import type { MeasureRound } from '../../tracks/measure.ts'
 
 /** A session at the bench that is reckoned with where none was timed, hours (EA). */
 const SESSION_HOURS = 1

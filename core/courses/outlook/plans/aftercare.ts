@@ -1,7 +1,7 @@
-import { caseById, type Case } from '../../diagnosis/cases.ts'
-import type { Journal } from '../../journal/journal.ts'
-import type { Definition } from '../../catalogue/courses/definitions.ts'
-import type { CoursePlan } from '../plan.ts'
+import { caseById, type Case } from '../../../diagnosis/cases.ts'
+import type { Journal } from '../../../journal/journal.ts'
+import type { Definition } from '../../../catalogue/courses/definitions.ts'
+import type { CoursePlan } from '../../plan.ts'
 
 /** The definition of what follows an outbreak. */
 export const AFTERCARE_ID = 'aftercare'
