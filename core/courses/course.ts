@@ -3,6 +3,7 @@ import { doseById, type Dose } from '../catalogue/treatments/treatments.ts'
 import { changed } from '../household/changed.ts'
 import type { ContentOf } from '../journal/entry.ts'
 import type { Journal } from '../journal/journal.ts'
+import { minuteOfTime } from '../time/zone.ts'
 
 /** Drug-free observation after a course, quarantine.md 7.2: 14 days at least, 28 preferred (HP). */
 export const OBSERVATION_DAYS = { least: 14, preferred: 28 } as const
@@ -48,11 +49,6 @@ export const isDrugCourse = (course: Course): course is DrugCourse => course.dos
 const DEFAULT_READ_AT = '08:00'
 /** Where a course does not say: once a day, the slower end of the handbook's 12–24 h. */
 const DEFAULT_RAMP_HOURS = 24
-
-function minuteOf(time: string): number {
-  const [hours, minutes] = time.split(':').map(Number) as [number, number]
-  return hours * 60 + minutes
-}
 
 type Start = ContentOf<'course-start'>
 
@@ -122,7 +118,7 @@ export function courseFrom(start: Start, startedAt: number, ended: Course['ended
     kitId: start.kitId ?? null,
     rampHours: start.rampHours ?? DEFAULT_RAMP_HOURS,
     direct: start.direct ?? false,
-    readAtMinute: minuteOf(start.readAt ?? DEFAULT_READ_AT),
+    readAtMinute: minuteOfTime(start.readAt ?? DEFAULT_READ_AT),
     moveToTankId: tanks.observe ?? null,
     caseId: start.caseId ?? null,
     overrides: start.overrides ?? [],

@@ -29,6 +29,21 @@ test('what only the keeper can say is asked, and holds by their word', () => {
   expect(it.rule('stop-1', 1.1)).toMatchObject({ state: 'holds', then: 'cut it, or give it up at once' })
 })
 
+test('rounds hang on the light: four hours after it comes on, an hour before it goes off', () => {
+  const bestOf = (lights: object) => {
+    const it = planCourse('dino-uv')
+    it.write({ kind: 'tank-change', ...it.at(-10), tankId: 'tank', changes: lights })
+    return ['step-3', 'step-3-evening'].map((step) => {
+      const task = it.plan(1.1).tasks.find((one) => one.step === step)!
+      return new Date(task.best).toISOString().slice(11, 16)
+    })
+  }
+  expect(bestOf({ lightsOn: '11:30', lightsOff: '21:00' })).toEqual(['15:30', '20:00'])
+  expect(bestOf({ lightsOn: '22:00', lightsOff: '00:30' })).toEqual(['02:00', '23:30'])
+  // Nobody said when: at the hour of the daily things.
+  expect(bestOf({ contents: ['rock'] })).toEqual(['08:00', '08:00'])
+})
+
 test('work left in sessions, and the price of a pause: further-schools.md 7', () => {
   const it = planCourse('anemone-bench')
   expect(workLeftOf(it.journal, it.plan(1))).toBeNull()

@@ -12,7 +12,7 @@ import { equipmentAt, tankById, type Tank } from '../household/tanks.ts'
 import type { Journal } from '../journal/journal.ts'
 import { lastValue, readingsOf } from '../readings/latest.ts'
 import { dayBeside } from '../time/words.ts'
-import { MS_PER_DAY, MS_PER_HOUR } from '../time/zone.ts'
+import { minuteOfTime, MS_PER_DAY, MS_PER_HOUR } from '../time/zone.ts'
 import { BREATHS } from '../watching/breaths.ts'
 import { measureText } from '../words/measure.ts'
 import { figures } from '../words/numbers.ts'
@@ -245,8 +245,7 @@ function age({ tank, now }: Asked): Found {
 
 function photoperiod({ tank, subject }: Asked): Found {
   if (tank.lightsOn === undefined || tank.lightsOff === undefined) return null
-  const minutes = (time: string) => Number(time.slice(0, 2)) * 60 + Number(time.slice(3))
-  const hours = ((minutes(tank.lightsOff) - minutes(tank.lightsOn) + 1440) % 1440) / 60
+  const hours = ((minuteOfTime(tank.lightsOff) - minuteOfTime(tank.lightsOn) + 1440) % 1440) / 60
   return decided(
     'ctx-photoperiod-long',
     hours > (subject.table === 'marine-film' ? FILM : ALGAE).lightHours,

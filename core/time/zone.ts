@@ -87,3 +87,13 @@ const LAST_INSTANT = Date.UTC(9999, 11, 31, 23, 59, 59, 999)
 /** Whether a number of ms is an instant that can be written down: before the year 10000. */
 export const isInstantMs = (ms: number): boolean =>
   Number.isFinite(ms) && ms >= -62_167_219_200_000 && ms <= LAST_INSTANT
+
+/**
+ * Minutes since midnight of a time on the wall clock.
+ * @param time HH:MM
+ * @example minuteOfTime('21:30') // 1290
+ */
+export function minuteOfTime(time: string): number {
+  const [hours, minutes] = time.split(':').map(Number) as [number, number]
+  return hours * 60 + minutes
+}

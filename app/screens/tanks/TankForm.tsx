@@ -26,6 +26,8 @@ interface Values extends SheetValues {
   profile: string
   contents: string[]
   near: string[]
+  lightsOn: string
+  lightsOff: string
   retired: boolean
 }
 
@@ -51,6 +53,8 @@ export function TankForm({
       profile: tank?.profile ?? '',
       contents: [...(tank?.contents ?? [])],
       near: [...(tank?.near ?? [])],
+      lightsOn: tank?.lightsOn ?? '',
+      lightsOff: tank?.lightsOff ?? '',
       retired: tank?.retired ?? false,
       ...sheetValues(tank?.sheet ?? null, settings.units),
     },
@@ -72,6 +76,8 @@ export function TankForm({
     if (short !== '' && !/^[a-z0-9_-]{1,20}$/.test(short))
       found['short'] = { message: 'one word of up to 20 letters and digits' }
     else if (short !== '' && taken(short)) found['short'] = { message: 'another tank is called this' }
+    if ((values.lightsOn === '') !== (values.lightsOff === ''))
+      found[values.lightsOn === '' ? 'lightsOn' : 'lightsOff'] = { message: 'both times, or neither' }
     const { sheet, problems: inSheet } = readSheet(values, settings.units)
     Object.assign(found, inSheet)
     setProblems(found)
@@ -84,6 +90,7 @@ export function TankForm({
       ...(values.profile && { profile: values.profile }),
       ...(sheet && { sheet }),
       contents: values.contents as ContentOf<'tank-setup'>['contents'] & string[],
+      ...(values.lightsOn !== '' && { lightsOn: values.lightsOn, lightsOff: values.lightsOff }),
       ...((values.near.length > 0 || (tank?.near.length ?? 0) > 0) && { near: values.near }),
     }
     const tankId = tank?.id ?? newId()
@@ -117,6 +124,21 @@ export function TankForm({
             name="profile"
             label="Comfort bands of"
             options={profileOptions(watch('water'))}
+          />
+          <TextField
+            control={control}
+            name="lightsOn"
+            label="Lights on"
+            type="time"
+            problem={problems['lightsOn']}
+            hint="rounds that hang on the light are due by it"
+          />
+          <TextField
+            control={control}
+            name="lightsOff"
+            label="Lights off"
+            type="time"
+            problem={problems['lightsOff']}
           />
         </FieldGrid>
         <ChipsField

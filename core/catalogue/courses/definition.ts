@@ -259,7 +259,15 @@ export interface Step {
   due:
     | { by: ScheduleName }
     /** Days from the start, or from the end of the treatment; `until` may be that end. */
-    | { day: number; every?: number; until?: number | 'end'; alternateWith?: string; of?: 'end' }
+    | {
+        day: number
+        every?: number
+        until?: number | 'end'
+        alternateWith?: string
+        of?: 'end'
+        /** Hours after the tank's lights come on or go off; before it where negative. */
+        light?: { of: 'on' | 'off'; hours: number }
+      }
   /** The count of doses whose next one it is. */
   track?: string
   only?: Only

@@ -1,6 +1,6 @@
 import type { Step } from '../../catalogue/courses/definitions.ts'
 import { equipmentAt, tankById } from '../../household/tanks.ts'
-import { MS_PER_DAY, MS_PER_MINUTE } from '../../time/zone.ts'
+import { MS_PER_DAY, MS_PER_MINUTE, minuteOfTime } from '../../time/zone.ts'
 import { listed, plural } from '../../words/numbers.ts'
 import { dipOf, plannedDip } from '../amounts/planned-dip.ts'
 import { DIP_EARLY_MS, DIP_LATE_MS } from '../tracks/dips.ts'
@@ -126,11 +126,7 @@ export function cleanLookTasks(input: TaskInput, step: Step): Draft[] {
 export function darkLookTasks(input: TaskInput, step: Step): Draft[] {
   const { facts, journal } = input
   const off = tankById(journal, facts.course.tankId)?.lightsOff
-  const [hours, minutes] = (off ?? '').split(':').map(Number)
-  const minute =
-    off === undefined || hours === undefined || minutes === undefined
-      ? DARK_MINUTE
-      : Math.min(24 * 60 - 1, hours * 60 + minutes + AFTER_LIGHTS_MINUTES)
+  const minute = off === undefined ? DARK_MINUTE : Math.min(24 * 60 - 1, minuteOfTime(off) + AFTER_LIGHTS_MINUTES)
   return looksFrom(input, step, {
     from: facts.course.startedAt,
     until: facts.course.requiredDays,

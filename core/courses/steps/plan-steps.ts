@@ -1,8 +1,9 @@
 import type { Definition, Step } from '../../catalogue/courses/definitions.ts'
 import { WHITE_STAGE } from '../../catalogue/patch-stage.ts'
 import { residentsOf } from '../../household/animals.ts'
+import { tankById } from '../../household/tanks.ts'
 import { readingsOf } from '../../readings/latest.ts'
-import { MS_PER_DAY, MS_PER_HOUR, type Day } from '../../time/zone.ts'
+import { minuteOfTime, MS_PER_DAY, MS_PER_HOUR, type Day } from '../../time/zone.ts'
 import { measureText } from '../../words/measure.ts'
 import { dilute } from '../amounts/planned-dose.ts'
 import { tierOf } from '../amounts/planned-session.ts'
@@ -86,8 +87,22 @@ function daysOf(input: TaskInput, due: DaysDue): { anchor: Day; last: number; wh
 const HALF_DAY_EARLY_HOURS = 2
 const HALF_DAY_LATE_HOURS = 6
 
+/** The minute of the day that hangs on the tank's lights; null where the step does not, or nobody said when they come on. */
+function lightMinute({ facts: { course }, journal }: TaskInput, { light }: DaysDue): number | null {
+  if (!light) return null
+  const tank = tankById(journal, course.tankId)
+  const time = light.of === 'on' ? tank?.lightsOn : tank?.lightsOff
+  return time === undefined ? null : (minuteOfTime(time) + light.hours * 60 + MINUTES_PER_DAY) % MINUTES_PER_DAY
+}
+
+const MINUTES_PER_DAY = 24 * 60
+
 /** When an occasion is due: by the hour where they are closer than a day, else on its local day: courses.md, windows. */
-function windowOf({ facts: { course }, settings: { clock } }: TaskInput, day: number, local: Day, every: number) {
+function windowOf(input: TaskInput, due: DaysDue, day: number, local: Day, every: number) {
+  const {
+    facts: { course },
+    settings: { clock },
+  } = input
   if (every > 0 && every < 1) {
     const best = course.startedAt + day * MS_PER_DAY
     const notBefore = best - HALF_DAY_EARLY_HOURS * MS_PER_HOUR
@@ -99,7 +114,7 @@ function windowOf({ facts: { course }, settings: { clock } }: TaskInput, day: nu
       dayUntil: best + (every * MS_PER_DAY) / 2,
     }
   }
-  const best = clock.instantAt(local, course.readAtMinute)
+  const best = clock.instantAt(local, lightMinute(input, due) ?? course.readAtMinute)
   const isSpaced = every >= 2
   return {
     best,
@@ -130,7 +145,7 @@ export function planTasks(input: TaskInput, step: Step): Draft[] {
     // Half days of a pace such as twice a week fall on the day before.
     const local = anchor + Math.floor(day)
     if (local > horizon) break
-    const { best, notBefore, notAfter, dayFrom, dayUntil } = windowOf(input, day, local, every)
+    const { best, notBefore, notAfter, dayFrom, dayUntil } = windowOf(input, due, day, local, every)
     const draft: Draft = {
       ...base(input, step, ordinal),
       title: step.title,
