@@ -1,5 +1,6 @@
-import { expect, test } from '@playwright/test'
-import { log } from './support/app.ts'
+import { expect, test, type Locator } from '@playwright/test'
+import { log, openSample } from './support/app.ts'
+import { atNine } from './support/arrivals.ts'
 import { axe } from './support/axe.ts'
 import {
   at,
@@ -277,4 +278,32 @@ test('S16, by silicate: half a milligram first, then by what was taken up, and t
   await share(28 * DAY, '0.4')
   await expect(page.getByText(/0.1 at first, 0.4 .*: as expected/)).toBeVisible()
   expect(await axe(page)).toEqual([])
+})
+
+test('a day’s evidence is at most three taps from the ledger, one more a part', async ({ page }) => {
+  await page.setViewportSize({ width: 390, height: 844 })
+  await atNine(page)
+  await page.clock.resume()
+  let taps = 0
+  const tap = async (target: Locator) => {
+    taps += 1
+    await target.click()
+  }
+  await openSample(page)
+  const covered = page.getByRole('textbox', { name: 'covered at the same hour' }).first()
+  await tap(covered)
+  await covered.pressSequentially('20')
+  const card = covered.locator('xpath=ancestor::*[.//button[normalize-space()="Log the count"]][1]')
+  await tap(card.getByRole('button', { name: 'Log the count' }))
+  await expect(page.getByRole('textbox', { name: 'covered at the same hour' })).toHaveCount(0)
+  expect(taps).toBeLessThanOrEqual(3)
+
+  taps = 0
+  const patches = page.getByRole('radiogroup', { name: /^Stage of / })
+  const count = await patches.count()
+  expect(count).toBe(5)
+  for (let i = 0; i < count; i++) await tap(patches.nth(i).getByRole('radio').nth(3))
+  await tap(page.getByRole('button', { name: 'Log the scores' }))
+  await expect(patches).toHaveCount(0)
+  expect(taps).toBeLessThanOrEqual(3 + count - 1)
 })

@@ -3,7 +3,7 @@ import type { CountMeasure } from './courses/definition.ts'
 import { STAGE_WORDS } from './patch-stage.ts'
 
 /** How a measure of a plan is entered, and which values it may have. */
-export interface MeasureScale {
+interface MeasureScale {
   /** One more and one less; typed; or one of some named steps. */
   entry: 'steps' | 'typed' | 'named'
   least: number

@@ -8,7 +8,7 @@ import { orderOf } from './pump-doses.ts'
 import { plannedShots, pumpState } from './pump-shots.ts'
 
 /** A pump that doses a tank by its plan, as the journal alone says: what the device itself reports is not asked. */
-export interface PumpInTank {
+interface PumpInTank {
   deviceId: string
   product: ShelfProduct
   mlByHour: readonly number[]

@@ -7,7 +7,7 @@ import { MS_PER_DAY } from '../time/zone.ts'
 import { LOOK_BACK_DAYS } from './context.ts'
 
 /** How a value of the water went before something showed. */
-export interface Swing {
+interface Swing {
   parameter: Parameter
   least: number
   most: number

@@ -10,7 +10,7 @@ describe('treated against untreated', () => {
       untreated: 1,
       difference: 4,
       chance: 0.2,
-      leastChance: 0.2,
+      canBeSure: false,
       verdict: 'hints',
     })
   })

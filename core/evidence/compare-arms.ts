@@ -8,8 +8,8 @@ export interface ArmComparison {
   difference: number
   /** How likely it is that chance alone gives the treated at least so much of the better values, 0 to 1. */
   chance: number
-  /** The least that `chance` can be with so many parts: with one untreated of five it is 1 in 5, whatever is seen. */
-  leastChance: number
+  /** Whether so many parts can ever rule chance out: with one untreated of five it stays 1 in 5, whatever is seen. */
+  canBeSure: boolean
   verdict: 'works' | 'hints' | 'unclear' | 'no-better'
 }
 
@@ -59,7 +59,7 @@ export function compareArms(
     untreated: untreated.length,
     difference,
     chance,
-    leastChance: 1 / choices(treated.length + untreated.length, untreated.length),
+    canBeSure: 1 / choices(treated.length + untreated.length, untreated.length) <= RARE,
     verdict: gain > noise ? (chance <= RARE ? 'works' : 'hints') : gain > 0 ? 'unclear' : 'no-better',
   }
 }

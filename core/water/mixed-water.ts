@@ -37,7 +37,7 @@ export const mixedWaters = (journal: Journal): MixedWater[] =>
     .reverse()
 
 /** What is typed of mixed water: litres, grams, psu, and values by parameter id; null where nothing was. */
-export interface MixedWaterInput {
+interface MixedWaterInput {
   litres: number | null
   saltG: number | null
   psu: number | null

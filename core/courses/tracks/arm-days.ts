@@ -3,7 +3,7 @@ import type { ZoneClock } from '../../time/zone.ts'
 import { isUntreated, type SeriesState } from './series.ts'
 
 /** A day on which an arm of a plan was scored. */
-export interface ArmDay {
+interface ArmDay {
   day: number
   /** Median of its parts. */
   value: number

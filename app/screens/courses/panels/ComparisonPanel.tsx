@@ -12,13 +12,13 @@ function chanceWords(chance: number): string {
   return times > 1000 ? 'less than 1 time in 1000' : `1 time in ${Math.max(2, times)}`
 }
 
-function verdictWords({ verdict, treated, untreated, chance, leastChance }: TreatedUntreated): string {
+function verdictWords({ verdict, treated, untreated, chance, canBeSure }: TreatedUntreated): string {
   const parts = `${plural(treated, 'patch', 'patches')} treated and ${untreated} left untreated`
   switch (verdict) {
     case 'works':
       return `It works: with ${parts}, chance alone would do as much ${chanceWords(chance)}.`
     case 'hints':
-      return leastChance > 0.05
+      return !canBeSure
         ? `It looks as if it works, and it cannot be sure: with ${parts}, chance alone would do as much ${chanceWords(chance)}.`
         : `It looks as if it works: with ${parts}, chance alone would do as much ${chanceWords(chance)}.`
     case 'unclear':

@@ -16,7 +16,7 @@ const Svg = styled.svg`
 `
 
 /** A value of a day of the course, with how far it may be off. */
-export interface ResponsePoint {
+interface ResponsePoint {
   day: number
   value: number
   noise: number

@@ -33,7 +33,7 @@ export function aftercareChoices({ id, kind, tracks }: Definition): readonly str
 }
 
 /** What an outbreak that came back has to do with a case. */
-export interface Relapse {
+interface Relapse {
   courseId: string
   /** What was seen: "one is seen again". */
   what: string

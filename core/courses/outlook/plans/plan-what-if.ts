@@ -112,7 +112,7 @@ export function ifFound(
 }
 
 /** A step whose next occasion would come at another time. */
-export interface DateChange {
+interface DateChange {
   step: string
   title: string
   was: number | null
@@ -150,7 +150,7 @@ export function ifEnded(
 }
 
 /** What a pause of some days would cost. */
-export interface Pause {
+interface Pause {
   days: number
   /** Occasions of doses and work at the bench that would fall away: they are counted from the start, not put off. */
   missed: readonly { title: string; times: number; of: number }[]
