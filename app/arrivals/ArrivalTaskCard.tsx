@@ -1,37 +1,13 @@
-import { lazy, Suspense, useState } from 'react'
-import { styled } from 'styled-components'
+import { lazy, Suspense } from 'react'
 import { arrivalTaskContents, type ArrivalAnswer, type ArrivalTask } from '../../core/arrivals/tasks.ts'
-import { animalById } from '../../core/household/animals.ts'
-import { inputShape } from '../fields/shell.tsx'
 import { thisInstant } from '../frame/now.tsx'
 import { useKeeping, UnkeptNote } from '../journal/keeping.tsx'
-import { useHousehold } from '../journal/provider.tsx'
 import { Button, ButtonLink, PlainButton, PrimaryButton } from '../look/buttons.ts'
-import { Line, Stack } from '../look/text.ts'
+import { Line } from '../look/text.ts'
 import { TaskShell } from '../schedule/TaskShell.tsx'
-import { animalName } from '../words/entries.ts'
 
+const HeadCount = lazy(async () => ({ default: (await import('../schedule/HeadCount.tsx')).HeadCount }))
 const ToolChoice = lazy(async () => ({ default: (await import('../safety/ToolChoice.tsx')).ToolChoice }))
-
-const Seen = styled.label`
-  display: flex;
-  align-items: center;
-  gap: 10px;
-  min-height: 44px;
-  cursor: pointer;
-  input {
-    width: 20px;
-    height: 20px;
-    margin: 0;
-    flex: none;
-    accent-color: var(--second);
-  }
-`
-
-const HowMany = styled.select`
-  ${inputShape}
-  width: auto;
-`
 
 interface ArrivalTaskCardProps {
   task: ArrivalTask
@@ -90,7 +66,11 @@ function Act({
         </Line>
       )
     case 'morning-check':
-      return <HeadCount task={task} next={next} busy={busy} onDone={onDone} />
+      return (
+        <Suspense fallback={null}>
+          <HeadCount animalIds={task.animalIds} next={next} busy={busy} onDone={onDone} />
+        </Suspense>
+      )
     case 'evening-check':
     case 'watch':
     case 'settle-watch':
@@ -182,66 +162,4 @@ function Act({
         </div>
       )
   }
-}
-
-/** Each by name: who is ticked was seen. */
-function HeadCount({
-  task,
-  next,
-  busy,
-  onDone,
-}: {
-  task: ArrivalTask
-  next: boolean
-  busy: boolean
-  onDone: (answer: ArrivalAnswer) => void
-}) {
-  const { journal } = useHousehold()
-  // How many of each were seen; a single animal is one or none.
-  const [counted, setCounted] = useState<Readonly<Record<string, number>>>({})
-  const Main = next ? PrimaryButton : Button
-  const all = task.animalIds.map((id) => ({ id, count: animalById(journal, id)?.count ?? 1 }))
-  const total = all.reduce((sum, { count }) => sum + count, 0)
-  const there = all.reduce((sum, { id }) => sum + (counted[id] ?? 0), 0)
-  const set = (id: string, count: number) => setCounted({ ...counted, [id]: count })
-  const answer = (): ArrivalAnswer => ({
-    seen: all.filter(({ id }) => counted[id]).map(({ id }) => id),
-    seenCounts: Object.fromEntries(
-      all.flatMap(({ id, count }) => (counted[id] && counted[id] < count ? [[id, counted[id]]] : [])),
-    ),
-  })
-  return (
-    <Stack $gap={4}>
-      {all.map(({ id, count }) => (
-        <Line key={id} $gap={12}>
-          <Seen>
-            <input
-              type="checkbox"
-              checked={(counted[id] ?? 0) > 0}
-              onChange={(event) => set(id, event.target.checked ? count : 0)}
-            />
-            <span>{animalName(journal, id)}</span>
-          </Seen>
-          {count > 1 && (counted[id] ?? 0) > 0 && (
-            <HowMany
-              aria-label={`How many of the ${animalName(journal, id)} were seen`}
-              value={counted[id]}
-              onChange={(event) => set(id, Number(event.target.value))}
-            >
-              {Array.from({ length: count }, (_, i) => count - i).map((n) => (
-                <option key={n} value={n}>
-                  {n === count ? `all ${n}` : n}
-                </option>
-              ))}
-            </HowMany>
-          )}
-        </Line>
-      ))}
-      <div>
-        <Main onPress={() => onDone(answer())} isDisabled={busy}>
-          {there === total ? 'All seen' : there === 0 ? 'None seen' : `${total - there} not seen`}
-        </Main>
-      </div>
-    </Stack>
-  )
 }

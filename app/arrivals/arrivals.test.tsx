@@ -76,7 +76,7 @@ describe('what is due after an arrival', () => {
   test('a head count names each: who is not ticked was not seen', async () => {
     const { user, last } = await show('morning-check', ...across(180))
     const button = () => screen.getByRole('button', { name: /seen/ })
-    expect(button()).toHaveTextContent('None seen')
+    expect(await screen.findByRole('button', { name: /seen/ })).toHaveTextContent('None seen')
     await user.click(screen.getByRole('checkbox', { name: 'Orchid' }))
     expect(button()).toHaveTextContent('All seen')
     await user.click(button())
@@ -94,7 +94,7 @@ describe('what is due after an arrival', () => {
       JSON.parse(JSON.stringify(six)) as Content,
       ended!,
     )
-    await user.click(screen.getByRole('checkbox', { name: '6 blue chromis' }))
+    await user.click(await screen.findByRole('checkbox', { name: '6 blue chromis' }))
     expect(screen.getByRole('button', { name: 'All seen' })).toBeInTheDocument()
     await user.selectOptions(screen.getByLabelText('How many of the 6 blue chromis were seen'), '4')
     await user.click(screen.getByRole('button', { name: '2 not seen' }))

@@ -1,5 +1,6 @@
 import { animalGroupById } from '../catalogue/animal-group.ts'
 import { inspectionKindOf } from '../catalogue/inspection-kind.ts'
+import { headSightings } from '../household/head-count.ts'
 import { animalById, animalLabel, tankOfAnimal, type Animal } from '../household/animals.ts'
 import type { Settings } from '../household/settings.ts'
 import { equipmentOf } from '../household/tanks.ts'
@@ -273,16 +274,7 @@ export function arrivalTaskContents(
     case 'wound-check':
       return [sighting(task.animalIds, { words: CALM[task.kind] }), done]
     case 'morning-check': {
-      const there = new Set(seen ?? task.animalIds)
-      const missing = task.animalIds.filter((id) => !there.has(id))
-      const whole = [...there].filter((id) => seenCounts[id] === undefined)
-      const inPart = [...there].filter((id) => seenCounts[id] !== undefined)
-      return [
-        ...(whole.length > 0 ? [sighting(whole, { seen: true })] : []),
-        ...inPart.map((id) => sighting([id], { seen: true, seenCount: seenCounts[id]! })),
-        ...(missing.length > 0 ? [sighting(missing, { seen: false })] : []),
-        done,
-      ]
+      return [...headSightings(tankId, task.animalIds, { seen: seen ?? task.animalIds, seenCounts }, now), done]
     }
     case 'light-on':
     case 'flow-up': {

@@ -114,7 +114,7 @@ const GOLDEN: Readonly<Record<string, string>> = {
   'cyano-fresh-blackout':
     'step-1-count -1; step-1 -1; step-1-change -1; step-1-read -1; step-2 0; step-3 1–3; step-4 3; step-5 3; step-6 4–14; step-6-count 4–14; close 14',
   'blackout-marine':
-    'step-1 -2; step-1-count -2; step-1-heads -2; step-2 0; step-3 1–3; step-3-tan 2; end 3; step-4 3; step-4-count 3; step-5 4–11; step-5-count 10; close 11',
+    'step-1 -2; step-1-count -2; step-1-heads -2; step-1-copies -2; step-2 0; step-3 1–3; step-3-tan 2; end 3; step-4 3; step-4-count 3; step-4-heads 3; step-5 4–11; step-5-count 10; close 11',
   'dino-uv':
     'step-1 0; step-1-out 0; step-2 0; step-3 0–21; step-3-evening 0–21; step-3-count 0–21; step-4 0–30; step-5 7–84/7; end 90; step-6 90–132/7; step-7 104–146/7; close 146',
   'dino-sand':

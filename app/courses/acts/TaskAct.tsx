@@ -23,6 +23,7 @@ const LazyFeed = lazy(async () => ({ default: (await import('./FeedAct.tsx')).Fe
 const LazyDip = lazy(async () => ({ default: (await import('./DipAct.tsx')).DipAct }))
 const LazyDipCount = lazy(async () => ({ default: (await import('./DipCountAct.tsx')).DipCountAct }))
 const LazyMeasure = lazy(async () => ({ default: (await import('./counting.ts')).MeasureAct }))
+const LazyHeads = lazy(async () => ({ default: (await import('./HeadCountAct.tsx')).HeadCountAct }))
 const LazyCount = lazy(async () => ({ default: (await import('./counting.ts')).CountAct }))
 
 /** The doing of each act. A test asks for one an act. */
@@ -42,6 +43,8 @@ export const ACTS: Record<Act, (props: ActProps) => ReactNode> = {
     <Suspense fallback={null}>
       {props.task.measure === 'patch-stage' ? (
         <LazyCount {...props} />
+      ) : props.task.measure === 'head-count' ? (
+        <LazyHeads {...props} />
       ) : props.plan.dips ? (
         <LazyDipCount {...props} />
       ) : (

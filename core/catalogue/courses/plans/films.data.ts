@@ -1,5 +1,5 @@
 import type { Condition, Definition } from '../definition.ts'
-import { byDay, END, escalate, planOf, stop, success } from '../plan-parts.ts'
+import { byDay, END, escalate, measured, planOf, stop, success } from '../plan-parts.ts'
 import { COVERAGE, coverage, read } from './film-steps.ts'
 
 const doubled = (parameter: string, least: number): Condition => ({
@@ -93,11 +93,15 @@ export const FILM_PLANS: readonly Definition[] = [
     daysOption: 'days',
     days: 3,
     lead: 'coverage',
-    tracks: [{ ...COVERAGE, expected: [{ byDay: 3, share: 0.5 }], silentByDay: 3 } as typeof COVERAGE],
+    tracks: [
+      { ...COVERAGE, expected: [{ byDay: 3, share: 0.5 }], silentByDay: 3 } as typeof COVERAGE,
+      measured('head-count', 'heads seen', '', { better: 'higher', expected: [{ byDay: 0, share: 1 }] }),
+    ],
     steps: [
       read('step-1', 'Test nitrate, phosphate, ammonia and alkalinity', ['no3', 'po4', 'tan', 'alk-kh'], { day: -2 }, 'Without a value of the start nobody sees that they double.'),
       coverage('step-1-count', { day: -2 }),
-      { id: 'step-1-heads', title: 'Head count; spare copies of the corals; loose film siphoned', act: 'tick', page: 'corals', due: { day: -2 } },
+      { id: 'step-1-heads', title: 'Head count by name', act: 'count', measure: 'head-count', due: { day: -2 } },
+      { id: 'step-1-copies', title: 'Spare copies of the corals; loose film siphoned', act: 'tick', page: 'corals', due: { day: -2 } },
       {
         id: 'step-2',
         title: 'Cover all sides and the sump',
@@ -117,6 +121,14 @@ export const FILM_PLANS: readonly Definition[] = [
         due: { day: 0, of: 'end' },
       },
       coverage('step-4-count', { day: 0, of: 'end' }),
+      {
+        id: 'step-4-heads',
+        title: 'Head count by name, against the one before',
+        act: 'count',
+        measure: 'head-count',
+        due: { day: 0, of: 'end' },
+        how: 'One that is not seen is looked for now.',
+      },
       {
         id: 'step-5',
         title: 'Light 30 %, then ten points more each day',
