@@ -3,6 +3,7 @@ import { useController, type Control, type FieldPath, type FieldValues } from 'r
 import { styled } from 'styled-components'
 import { figureShown, figureTyped } from './figure-text.ts'
 import { described, FieldShell, inputShape, type Problem } from './shell.tsx'
+import { Tick } from '../look/tick.ts'
 
 const Input = styled.input<{ $mono?: boolean }>`
   ${inputShape}
@@ -152,21 +153,6 @@ export function SelectField<V extends FieldValues>({
     </FieldShell>
   )
 }
-
-const Tick = styled.label`
-  display: flex;
-  align-items: center;
-  gap: 10px;
-  min-height: 44px;
-  cursor: pointer;
-  input {
-    width: 20px;
-    height: 20px;
-    margin: 0;
-    accent-color: var(--second);
-    flex: none;
-  }
-`
 
 /** Yes or no. */
 export function CheckField<V extends FieldValues>({

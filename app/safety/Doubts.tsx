@@ -7,6 +7,7 @@ import { inputShape, labelShape } from '../fields/shell.tsx'
 import { thisInstant } from '../frame/now.tsx'
 import { useHousehold } from '../journal/provider.tsx'
 import { Bar, Small, Stack } from '../look/text.ts'
+import { Tick } from '../look/tick.ts'
 
 const Input = styled.input`
   ${inputShape}
@@ -16,21 +17,6 @@ const Label = styled.label`
   ${labelShape}
   display: grid;
   gap: 5px;
-`
-
-const Tick = styled.label`
-  display: flex;
-  align-items: center;
-  gap: 10px;
-  min-height: 44px;
-  cursor: pointer;
-  input {
-    width: 20px;
-    height: 20px;
-    margin: 0;
-    accent-color: var(--second);
-    flex: none;
-  }
 `
 
 /** What a keeper has answered to one concern. */

@@ -7,21 +7,7 @@ import { useHousehold } from '../journal/provider.tsx'
 import { Button, PrimaryButton } from '../look/buttons.ts'
 import { Line, Stack } from '../look/text.ts'
 import { animalName } from '../words/entries.ts'
-
-const Seen = styled.label`
-  display: flex;
-  align-items: center;
-  gap: 10px;
-  min-height: 44px;
-  cursor: pointer;
-  input {
-    width: 20px;
-    height: 20px;
-    margin: 0;
-    flex: none;
-    accent-color: var(--second);
-  }
-`
+import { Tick } from '../look/tick.ts'
 
 const HowMany = styled.select`
   ${inputShape}
@@ -58,14 +44,14 @@ export function HeadCount({
     <Stack $gap={4}>
       {all.map(({ id, count }) => (
         <Line key={id} $gap={12}>
-          <Seen>
+          <Tick>
             <input
               type="checkbox"
               checked={(counted[id] ?? 0) > 0}
               onChange={(event) => set(id, event.target.checked ? count : 0)}
             />
             <span>{animalName(journal, id)}</span>
-          </Seen>
+          </Tick>
           {count > 1 && (counted[id] ?? 0) > 0 && (
             <HowMany
               aria-label={`How many of the ${animalName(journal, id)} were seen`}

@@ -1,9 +1,11 @@
-import { RAISE_A_DAY } from '../catalogue/daily-caps.data.ts'
 import { bandFor, PARAMETERS, typicalUncertainty, type Parameter } from '../catalogue/parameter.ts'
 import { tankById } from '../household/tanks.ts'
 import type { Journal } from '../journal/journal.ts'
-import { readingsOf } from '../readings/latest.ts'
+import { hasSmallPolyps } from '../household/corals.ts'
+import { trustedReadingsOf } from '../readings/doubtful.ts'
 import { MS_PER_DAY } from '../time/zone.ts'
+import { raiseCap } from '../water/correction/salts.ts'
+import { worstChangePerDay } from '../readings/worst-change.ts'
 import { LOOK_BACK_DAYS } from './context.ts'
 
 /** How a value of the water went before something showed. */
@@ -21,23 +23,6 @@ interface Swing {
   isOutside: boolean
 }
 
-/** Two tests closer than this tell a kit's error, not a day's change: their change counts as that of a day. */
-const LEAST_GAP_DAYS = 1
-
-/** The worst change a day between two tests that follow each other; null with fewer than two. */
-export function worstChangePerDay(values: readonly { at: number; value: number }[]): number | null {
-  if (values.length < 2) return null
-  let worst = 0
-  for (let i = 1; i < values.length; i++) {
-    const days = Math.max(LEAST_GAP_DAYS, (values[i]!.at - values[i - 1]!.at) / MS_PER_DAY)
-    worst = Math.max(worst, Math.abs(values[i]!.value - values[i - 1]!.value) / days)
-  }
-  return worst
-}
-
-const capOf = (id: string): number | null =>
-  id in RAISE_A_DAY ? RAISE_A_DAY[id as keyof typeof RAISE_A_DAY].careful : null
-
 /**
  * How each value went in the three weeks before, the most unsteady first: what was off its band, then what moved by most of its daily
  * cap. Source: outbreaks.md 5.2, recession-workup 2, with 21 days by further-schools.md 8.
@@ -47,8 +32,9 @@ const capOf = (id: string): number | null =>
  */
 export function swingsBefore(journal: Journal, tankId: string, until: number): Swing[] {
   const profile = tankById(journal, tankId)?.profile
+  const isTender = hasSmallPolyps(journal, tankId)
   const swings = PARAMETERS.flatMap((parameter): Swing[] => {
-    const values = readingsOf(journal, tankId, parameter.id).flatMap(({ at, content }) =>
+    const values = trustedReadingsOf(journal, tankId, parameter.id).flatMap(({ at, content }) =>
       at >= until - LOOK_BACK_DAYS * MS_PER_DAY && at <= until && content.result.kind === 'value'
         ? [{ at, value: content.result.value }]
         : [],
@@ -56,7 +42,7 @@ export function swingsBefore(journal: Journal, tankId: string, until: number): S
     if (values.length === 0) return []
     const [low, high] = bandFor(parameter, profile) ?? [null, null]
     const perDay = worstChangePerDay(values)
-    const cap = capOf(parameter.id)
+    const cap = raiseCap(parameter.id, 'usual', isTender)
     return [
       {
         parameter,

@@ -1,7 +1,8 @@
+import type { Content } from '../journal/entry.ts'
 import { arrival } from '../journal/testing.ts'
 
 import { planCourse } from '../courses/testing-plans.ts'
-import { headCountContents, headSightings } from './head-count.ts'
+import { headCountContents, headsIn, headSightings } from './head-count.ts'
 
 const AT = Date.parse('2026-06-01T12:00:00Z')
 
@@ -19,6 +20,8 @@ test('who was seen, who in part, and who was not, each by name', () => {
 test('the heads of a course are a count to hold the next one against: one fewer is behind', () => {
   const it = planCourse('blackout-marine')
   for (const id of ['plum', 'saffron']) it.write(arrival(id, 'tank', 1, 1, id))
+  it.write({ ...arrival('torch', 'tank', 1, 1, 'torch'), group: 'coral-lps' } as Content)
+  expect(headsIn(it.journal, 'tank')).toEqual(['plum', 'saffron'])
   const heads = (day: number, seen: readonly string[]) => {
     for (const content of headCountContents(
       it.journal,

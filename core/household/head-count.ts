@@ -1,7 +1,8 @@
+import { animalGroupById } from '../catalogue/animal-group.ts'
 import type { Content, ContentOf } from '../journal/entry.ts'
 import type { Journal } from '../journal/journal.ts'
 import { iso } from '../time/zone.ts'
-import { animalById } from './animals.ts'
+import { animalById, residentsOf } from './animals.ts'
 
 /** Who was seen at a head count, by name. */
 export interface Heads {
@@ -9,6 +10,10 @@ export interface Heads {
   /** Of a group: how many were seen, where not all were. */
   seenCounts: Readonly<Record<string, number>>
 }
+
+/** Who has a head to be counted in a tank: all that live in it but corals, which are surveyed. */
+export const headsIn = (journal: Journal, tankId: string): string[] =>
+  residentsOf(journal, tankId).flatMap(({ id, group }) => (animalGroupById(group)?.kind === 'coral' ? [] : [id]))
 
 /**
  * The sightings of a head count: who was seen, who in part, and who was not.

@@ -1,5 +1,4 @@
-import { headCountContents } from '../../../core/household/head-count.ts'
-import { residentsOf } from '../../../core/household/animals.ts'
+import { headCountContents, headsIn } from '../../../core/household/head-count.ts'
 import { thisInstant } from '../../frame/now.tsx'
 import { useKeeping, UnkeptNote } from '../../journal/keeping.tsx'
 import { useHousehold } from '../../journal/provider.tsx'
@@ -13,7 +12,7 @@ export function HeadCountAct(props: ActProps) {
   const { journal } = useHousehold()
   const { keep, busy, unkept } = useKeeping()
   const { tankId, id: courseId } = plan.course
-  const animalIds = residentsOf(journal, tankId).map(({ id }) => id)
+  const animalIds = headsIn(journal, tankId)
   if (animalIds.length === 0) return <MeasureAct {...props} />
   return (
     <>

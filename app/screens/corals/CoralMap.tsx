@@ -4,6 +4,7 @@ import { conditionWord } from '../../../core/catalogue/corals/condition.ts'
 import type { Part } from '../../../core/household/parts.ts'
 import type { Tank } from '../../../core/household/tanks.ts'
 import { iso } from '../../../core/time/zone.ts'
+import { extent } from '../../../core/volume/extent.ts'
 import { CoralMark } from '../../courses/drawings/MeasureDrawing.tsx'
 import { thisInstant } from '../../frame/now.tsx'
 import { useKeeping, UnkeptNote } from '../../journal/keeping.tsx'
@@ -58,9 +59,7 @@ const within = (share: number) => Math.min(0.97, Math.max(0.03, share))
 function heightShare({ sheet }: Tank): number {
   const shape = sheet?.shape
   if (!shape || shape.kind === 'known') return 0.45
-  const long =
-    shape.kind === 'cylinder' ? shape.diameterCm : shape.kind === 'hexagon' ? 2 * shape.sideCm : shape.lengthCm
-  return Math.min(0.8, Math.max(0.3, shape.heightCm / long))
+  return Math.min(0.8, Math.max(0.3, shape.heightCm / extent(shape).lengthCm))
 }
 
 /** The tank from the front with its corals, each drawn as it last looked; where one stands is put with a tap or the arrows. */

@@ -1,5 +1,4 @@
-import { AFTERCARE_ID, aftercareChoices } from '../../../core/courses/outlook/plans/aftercare.ts'
-import { coursesOf } from '../../../core/courses/course.ts'
+import { AFTERCARE_ID, aftercareOffer } from '../../../core/courses/outlook/plans/aftercare.ts'
 import type { CoursePlan } from '../../../core/courses/plan.ts'
 import { useHousehold } from '../../journal/provider.tsx'
 import { ButtonLink, PlainLink } from '../../look/buttons.ts'
@@ -8,28 +7,21 @@ import { Heading, Small, Stack } from '../../look/text.ts'
 /** After a plan: the course that brings back what was off and looks each week, offered once the plan is over or reached. */
 export function Aftercare({ plan }: { plan: CoursePlan }) {
   const { journal } = useHousehold()
-  const { course, rules } = plan
-  const choices = aftercareChoices(course.definition)
-  const isReached = rules.some(({ role, state }) => role === 'success' && state === 'holds')
-  if (choices === null || !(course.ended?.outcome === 'finished' || (isReached && !course.ended))) return null
-  const follows = coursesOf(journal).find(
-    (one) =>
-      one.definition.id === AFTERCARE_ID &&
-      one.tankId === course.tankId &&
-      one.startedAt >= (course.ended?.at ?? course.startedAt),
-  )
+  const { course } = plan
+  const offer = aftercareOffer(journal, plan)
+  if (!offer) return null
   const query = new URLSearchParams([
     ['definition', AFTERCARE_ID],
     ['tank', course.tankId],
-    ...choices.map((choice) => ['for', choice]),
+    ...offer.choices.map((choice) => ['for', choice]),
     ...(course.caseId === null ? [] : [['case', course.caseId]]),
   ])
   return (
     <section>
       <Heading>Gone, and stays gone</Heading>
       <Stack $gap={8} style={{ paddingTop: 8 }}>
-        {follows ? (
-          <PlainLink href={`/courses/${follows.id}`}>The weeks after, under way</PlainLink>
+        {offer.begunId !== null ? (
+          <PlainLink href={`/courses/${offer.begunId}`}>The weeks after, under way</PlainLink>
         ) : (
           <>
             <Small>

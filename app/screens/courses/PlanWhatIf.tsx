@@ -3,10 +3,12 @@ import { styled } from 'styled-components'
 import { measureScale } from '../../../core/catalogue/measures.ts'
 import {
   askedBy,
+  canBeEnded,
   canBePaused,
   ifEnded,
   ifFound,
   ifPaused,
+  MOST_PAUSE_DAYS,
   type Asked,
   type RuleChange,
 } from '../../../core/courses/outlook/plans/plan-what-if.ts'
@@ -19,6 +21,7 @@ import { figureShown, figureTyped } from '../../fields/figure-text.ts'
 import { inputShape } from '../../fields/shell.tsx'
 import { useNow } from '../../frame/now.tsx'
 import { useHousehold } from '../../journal/provider.tsx'
+import { PlainButton } from '../../look/buttons.ts'
 import { Heading, Small } from '../../look/text.ts'
 import { Answer, Ask, Question, Short } from './what-if-look.ts'
 
@@ -33,8 +36,6 @@ const numberOf = (text: string): number | null => {
   return 'value' in typed && typed.value >= 0 ? typed.value : null
 }
 
-const MOST_PAUSE_DAYS = 60
-
 /** What a keeper asks of a plan before doing something: answered in rules, in dates, and in how many there would be. */
 export function PlanWhatIf({ plan }: { plan: CoursePlan }) {
   const asked = useMemo(() => askedBy(plan.course.definition), [plan.course.definition])
@@ -44,7 +45,7 @@ export function PlanWhatIf({ plan }: { plan: CoursePlan }) {
       <Heading>What if</Heading>
       {asked.length > 0 && <IfFound plan={plan} asked={asked} />}
       {canBePaused(plan.course.definition) && <IfPaused plan={plan} />}
-      <IfEnded plan={plan} />
+      {canBeEnded(plan) && <IfEnded plan={plan} />}
     </section>
   )
 }
@@ -157,12 +158,18 @@ function IfEnded({ plan }: { plan: CoursePlan }) {
   const { journal, settings, revision } = useHousehold()
   const now = useNow()
   const minute = plan.facts.now
+  const [isAsked, setIsAsked] = useState(false)
   const ended = useMemo(
-    () => ifEnded(journal, plan, settings),
+    () => (isAsked ? ifEnded(journal, plan, settings) : null),
     // eslint-disable-next-line react-hooks/exhaustive-deps -- as above
-    [revision, minute, settings],
+    [isAsked, revision, minute, settings],
   )
-  if (!ended || ended.dates.length === 0) return null
+  if (!ended)
+    return (
+      <Question>
+        <PlainButton onPress={() => setIsAsked(true)}>the treatment ends now?</PlainButton>
+      </Question>
+    )
   const { clock } = settings
   const day = (at: number | null) => (at === null ? 'never' : dayBeside(clock.dayOf(at), clock.dayOf(now)))
   return (

@@ -1,4 +1,5 @@
 import { styled } from 'styled-components'
+import { extent } from '../../../core/volume/extent.ts'
 import { DEFAULT_ROCK_DENSITY_KG_PER_L } from '../../../core/volume/volume.ts'
 import type { TankShape, VolumeSheet } from '../../../core/volume/volume.schema.ts'
 import type { UnitHabits } from '../../../core/household/settings.ts'
@@ -48,20 +49,6 @@ const MAX_DRAWN_H = 300
 const MARGIN = { left: 62, right: 12, top: 16, bottom: 34 }
 const GAP = 46
 const SUMP_HEIGHT_CM = 30
-
-/** Inner length and depth of a shape as seen from the front and from above, cm. */
-function extent(shape: Exclude<TankShape, { kind: 'known' }>): { lengthCm: number; depthCm: number } {
-  switch (shape.kind) {
-    case 'box':
-      return { lengthCm: shape.lengthCm, depthCm: shape.widthCm }
-    case 'bow-front':
-      return { lengthCm: shape.lengthCm, depthCm: shape.widthCm + shape.bowCm }
-    case 'cylinder':
-      return { lengthCm: shape.diameterCm, depthCm: shape.diameterCm }
-    case 'hexagon':
-      return { lengthCm: 2 * shape.sideCm, depthCm: Math.sqrt(3) * shape.sideCm }
-  }
-}
 
 /** The floor from above, front edge below, drawn from its top left corner. */
 function floorPath(shape: Exclude<TankShape, { kind: 'known' }>, x: number, y: number, scale: number): string {

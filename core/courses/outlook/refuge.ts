@@ -1,10 +1,10 @@
 import { RAISE_A_DAY } from '../../catalogue/daily-caps.data.ts'
 import type { ParameterId } from '../../catalogue/parameter.types.ts'
-import { worstChangePerDay } from '../../diagnosis/look-back.ts'
 import { animalsOf } from '../../household/animals.ts'
 import { tanksOf, type Tank } from '../../household/tanks.ts'
 import type { Journal } from '../../journal/journal.ts'
 import { readingsOf } from '../../readings/latest.ts'
+import { worstChangePerDay } from '../../readings/worst-change.ts'
 import { MS_PER_DAY } from '../../time/zone.ts'
 import { runningIn, type Course } from '../course.ts'
 

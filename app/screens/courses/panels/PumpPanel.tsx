@@ -1,4 +1,5 @@
 import { Fragment } from 'react'
+import { pumpCautions } from '../../../../core/devices/pump-doses.ts'
 import { pumpsInTank } from '../../../../core/devices/pumps-in-tank.ts'
 import { devicesOf } from '../../../../core/household/devices.ts'
 import type { Tank } from '../../../../core/household/tanks.ts'
@@ -39,6 +40,11 @@ export function PumpPanel({ tank }: { tank: Tank }) {
                 {devicesOf(journal).find((one) => one.deviceId === deviceId)?.name ?? deviceId}
               </PlainLink>
             </span>
+            {pumpCautions(product.ingredient).map((words) => (
+              <Bar key={words} $tone="soon">
+                {words}
+              </Bar>
+            ))}
             <HourBars mlByHour={mlByHour} />
             <Facts>
               {rises.map(({ parameter: { id, name }, dosed, cap, isOver }) => (

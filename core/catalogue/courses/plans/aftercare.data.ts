@@ -1,6 +1,6 @@
 import type { Definition, Step } from '../definition.ts'
 import { escalate, measured, planOf, success, weekly } from '../plan-parts.ts'
-import { coverage, read } from './film-steps.ts'
+import { coverage, LAMP, read } from './film-steps.ts'
 
 const FILM = { option: 'watch', is: ['coverage'] }
 const PEST = { option: 'watch', is: ['pest-count'] }
@@ -74,6 +74,7 @@ export const AFTERCARE: readonly Definition[] = [
         title: 'Back on what was off: skimmer, UV, carbon, remover; the cause written down',
         act: 'tick',
         due: { day: 0 },
+        caution: LAMP,
         how: 'Cocoons, eggs, spores and cysts outlast what is seen. No treatment lasts while the cause stays.',
       },
       {

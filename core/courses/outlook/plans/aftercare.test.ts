@@ -1,7 +1,7 @@
 import { DEFINITIONS } from '../../../catalogue/courses/all-definitions.ts'
 import { definitionById } from '../../../catalogue/courses/definitions.ts'
 import { planCourse } from '../../testing-plans.ts'
-import { AFTERCARE_ID, aftercareChoices, relapseOf } from './aftercare.ts'
+import { AFTERCARE_ID, aftercareChoices, aftercareOffer, relapseOf } from './aftercare.ts'
 
 const after = (outcome: 'closed' | 'open' | 'none') => {
   const it = planCourse(AFTERCARE_ID, {
@@ -41,6 +41,26 @@ test('four clean weekly looks and a cause that is gone end it; three do not', ()
   expect(says(22)).toBe('not-yet')
   it.count(28, 'pest-count', 0)
   expect(says(29)).toBe('ask')
+})
+
+test('it is offered when the plan is finished or reached, and names the one that was begun', () => {
+  const it = planCourse('bubble-rock')
+  const offer = (day: number) => aftercareOffer(it.journal, it.plan(day))
+  expect(offer(10)).toBeNull()
+  it.write({ kind: 'course-end', ...it.at(60), courseId: 'p', outcome: 'finished' })
+  expect(offer(61)).toEqual({ choices: ['pest-count'], begunId: null })
+  it.write({
+    kind: 'course-start',
+    ...it.at(61),
+    courseId: 'after',
+    definition: AFTERCARE_ID,
+    tanks: { main: 'tank' },
+    animalIds: [],
+  })
+  expect(offer(62)?.begunId).toBe('after')
+  const stopped = planCourse('bubble-rock')
+  stopped.write({ kind: 'course-end', ...stopped.at(3), courseId: 'p', outcome: 'stopped' })
+  expect(aftercareOffer(stopped.journal, stopped.plan(4))).toBeNull()
 })
 
 test('each plan against an outbreak says what would come back; others have no weeks after', () => {

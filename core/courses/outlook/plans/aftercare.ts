@@ -1,6 +1,7 @@
 import { caseById, type Case } from '../../../diagnosis/cases.ts'
 import type { Journal } from '../../../journal/journal.ts'
 import type { Definition } from '../../../catalogue/courses/definitions.ts'
+import { coursesOf } from '../../course.ts'
 import type { CoursePlan } from '../../plan.ts'
 
 /** The definition of what follows an outbreak. */
@@ -30,6 +31,29 @@ export function aftercareChoices({ id, kind, tracks }: Definition): readonly str
   const isPest = kind === 'coral' || measures.some((measure) => PEST_MEASURES.has(measure))
   if (!isPest && !measures.some((measure) => FILM_MEASURES.has(measure))) return null
   return [isPest ? 'pest-count' : 'coverage', ...(LEFT_BY[id] ?? [])]
+}
+
+/** The course after a plan: what to choose for it, and the one that was begun already. */
+interface AftercareOffer {
+  choices: readonly string[]
+  begunId: string | null
+}
+
+/** What is offered once a plan against an outbreak is finished, or what it is for is reached; null before. */
+export function aftercareOffer(
+  journal: Journal,
+  { course, rules }: Pick<CoursePlan, 'course' | 'rules'>,
+): AftercareOffer | null {
+  const choices = aftercareChoices(course.definition)
+  const isOver = course.ended
+    ? course.ended.outcome === 'finished'
+    : rules.some(({ role, state }) => role === 'success' && state === 'holds')
+  if (choices === null || !isOver) return null
+  const begun = coursesOf(journal).find(
+    ({ definition, tankId, startedAt }) =>
+      definition.id === AFTERCARE_ID && tankId === course.tankId && startedAt >= (course.ended?.at ?? course.startedAt),
+  )
+  return { choices, begunId: begun?.id ?? null }
 }
 
 /** What an outbreak that came back has to do with a case. */

@@ -58,7 +58,7 @@ function planWith(
   settings: Settings,
   days: number,
 ): CoursePlan {
-  const copy = withHappenings(journal, happenings)
+  const copy = happenings.length === 0 ? journal : withHappenings(journal, happenings)
   return coursePlan(
     copy,
     courseById(copy, course.id) ?? course,
@@ -122,6 +122,10 @@ interface DateChange {
 /** Days ahead that are compared: as long as any plan goes on after its end. */
 const FAR_DAYS = 200
 
+/** Whether a plan has an end that can still be marked. */
+export const canBeEnded = ({ course, facts }: CoursePlan): boolean =>
+  course.definition.steps.some(({ act }) => act === 'mark') && !course.ended && facts.endedTreatmentAt === null
+
 /** "The treatment ends now": what would come when, and whether what it is for is reached; null where no end is marked. */
 export function ifEnded(
   journal: Journal,
@@ -129,8 +133,7 @@ export function ifEnded(
   settings: Settings,
 ): { dates: DateChange[]; isReached: boolean } | null {
   const { course, facts } = plan
-  const hasEnd = course.definition.steps.some(({ act }) => act === 'mark')
-  if (!hasEnd || course.ended || facts.endedTreatmentAt !== null) return null
+  if (!canBeEnded(plan)) return null
   const before = planWith(journal, plan, [], settings, FAR_DAYS)
   const after = planWith(
     journal,
@@ -157,6 +160,9 @@ interface Pause {
   /** What was counted last, and what it would grow to; null where no two counts say how fast. */
   grows: { name: string; from: number; to: number; doublingDays: number } | null
 }
+
+/** Longer than that nobody pauses: it is given up. */
+export const MOST_PAUSE_DAYS = 60
 
 /** Measures that double while nobody works at them. */
 const GROWING: ReadonlySet<CountMeasure> = new Set(['left', 'pest-count', 'cells', 'coverage'])
