@@ -31,6 +31,10 @@ const Pick = styled.select`
   max-width: 220px;
 `
 
+const AnswerLine = styled.span`
+  display: block;
+`
+
 const numberOf = (text: string): number | null => {
   const typed = typedNumber(text)
   return 'value' in typed && typed.value >= 0 ? typed.value : null
@@ -133,15 +137,15 @@ function IfPaused({ plan }: { plan: CoursePlan }) {
         <Answer $tone={pause && (pause.missed.length > 0 || pause.grows) ? 'act' : 'plain'}>
           {!pause && `days, more than 0 and up to ${MOST_PAUSE_DAYS}`}
           {pause?.missed.map(({ title, times, of }) => (
-            <span key={title} style={{ display: 'block' }}>
+            <AnswerLine key={title}>
               {times} of {of} fall away: {title}
-            </span>
+            </AnswerLine>
           ))}
           {pause?.grows && (
-            <span style={{ display: 'block' }}>
+            <AnswerLine>
               {pause.grows.name}: {figures(pause.grows.from, 3)} would be about {figures(pause.grows.to, 2)}, doubled in{' '}
               {plural(Math.max(1, Math.round(pause.grows.doublingDays)), 'day')}
-            </span>
+            </AnswerLine>
           )}
           {pause && !pause.grows && (
             <Small style={{ display: 'block' }}>
@@ -171,13 +175,23 @@ function IfEnded({ plan }: { plan: CoursePlan }) {
       </Question>
     )
   const { clock } = settings
-  const day = (at: number | null) => (at === null ? 'never' : dayBeside(clock.dayOf(at), clock.dayOf(now)))
+  const day = (at: number) => dayBeside(clock.dayOf(at), clock.dayOf(now))
+  const moved = ended.dates.flatMap((one) => (one.is === null ? [] : [{ ...one, is: one.is }]))
+  const over = ended.dates.filter(({ is }) => is === null)
   return (
     <Question>
       the treatment ends now
-      <Answer $tone={ended.isReached ? 'plain' : 'act'}>
-        {!ended.isReached && 'What it is for is not reached: what hides comes back. '}
-        {listed(ended.dates.slice(0, 3).map(({ title, was, is }) => `${title}: ${day(is)}, not ${day(was)}`))}
+      <Answer>
+        {!ended.isReached && (
+          <AnswerLine style={{ color: 'var(--act)' }}>What it is for is not reached: what hides comes back.</AnswerLine>
+        )}
+        {moved.map(({ step, title, was, is }) => (
+          <AnswerLine key={step}>
+            {title}: {day(is)}
+            {was !== null && `, not ${day(was)}`}
+          </AnswerLine>
+        ))}
+        {over.length > 0 && <AnswerLine>No more: {listed(over.map(({ title }) => title))}</AnswerLine>}
       </Answer>
     </Question>
   )

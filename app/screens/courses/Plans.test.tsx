@@ -178,6 +178,13 @@ test('recession: the water of the 21 days before stands beside it, the worst fir
   expect(screen.getAllByText(/30 L/)[0]).toBeVisible()
 })
 
+test('what if the treatment ended now: asked with a press, what moves with its dates, what is over by name', async () => {
+  const { user } = await open('/courses/p', start('blackout-marine', 1))
+  await user.click(await screen.findByRole('button', { name: 'the treatment ends now?' }))
+  expect(screen.getByText(/^Uncover in room light.*: today, not /)).toBeVisible()
+  expect(screen.getByText(/^No more: .*Ammonia/)).toBeVisible()
+})
+
 describe('once it is gone', () => {
   const ended: Content = { kind: 'course-end', happened: fromNow(-DAY), courseId: 'p', outcome: 'finished' }
 

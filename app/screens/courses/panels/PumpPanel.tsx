@@ -1,4 +1,3 @@
-import { Fragment } from 'react'
 import { pumpCautions } from '../../../../core/devices/pump-doses.ts'
 import { pumpsInTank } from '../../../../core/devices/pumps-in-tank.ts'
 import { devicesOf } from '../../../../core/household/devices.ts'
@@ -48,7 +47,7 @@ export function PumpPanel({ tank }: { tank: Tank }) {
             <HourBars mlByHour={mlByHour} />
             <Facts>
               {rises.map(({ parameter: { id, name }, dosed, cap, isOver }) => (
-                <Fragment key={id}>
+                <div key={id}>
                   <dt>{name}</dt>
                   <dd style={isOver ? { color: 'var(--act)' } : undefined}>
                     +
@@ -59,15 +58,17 @@ export function PumpPanel({ tank }: { tank: Tank }) {
                     a day{cap === null ? '' : `, of ${figures(parameterDifference(id, 0, cap, units), 2)}`}
                     {isOver && ': over its cap'}
                   </dd>
-                </Fragment>
+                </div>
               ))}
-              <dt>runs dry</dt>
-              <dd>{dryAt === null ? 'not before its plan ends' : momentBeside(dryAt, now, clock)}</dd>
+              <div>
+                <dt>runs dry</dt>
+                <dd>{dryAt === null ? 'not before its plan ends' : momentBeside(dryAt, now, clock)}</dd>
+              </div>
               {endsAt !== null && (
-                <>
+                <div>
                   <dt>ends</dt>
                   <dd>{momentBeside(endsAt, now, clock)}</dd>
-                </>
+                </div>
               )}
             </Facts>
             {rises.some(({ isOver }) => isOver) && <Bar $tone="act">A day of it is over a cap: give it less.</Bar>}

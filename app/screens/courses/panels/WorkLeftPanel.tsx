@@ -9,25 +9,29 @@ export function WorkLeftPanel({ work }: { work: WorkLeft }) {
     <section>
       <Heading>Work left</Heading>
       <Facts>
-        <dt>left on the rocks</dt>
-        <dd>
-          <Figure $size={22}>{figures(left, 3)}</Figure>
-        </dd>
-        <dt>taken out{hours === null ? '' : ` in ${figures(hours, 2)} h`}</dt>
-        <dd>{figures(removed, 3)}</dd>
+        <div>
+          <dt>left on the rocks</dt>
+          <dd>
+            <Figure $size={22}>{figures(left, 3)}</Figure>
+          </dd>
+        </div>
+        <div>
+          <dt>taken out{hours === null ? '' : ` in ${figures(hours, 2)} h`}</dt>
+          <dd>{figures(removed, 3)}</dd>
+        </div>
         {sessions !== null && (
-          <>
+          <div>
             <dt>sessions of an hour, about</dt>
             <dd>
               <Figure $size={22}>{Math.ceil(sessions)}</Figure>
             </dd>
-          </>
+          </div>
         )}
         {doublingDays !== null && (
-          <>
+          <div>
             <dt>they double in</dt>
             <dd>{plural(Math.round(doublingDays), 'day')}</dd>
-          </>
+          </div>
         )}
       </Facts>
       <Small>
