@@ -1,7 +1,7 @@
 import { expect, test, type Page } from '@playwright/test'
 import { readFileSync } from 'node:fs'
 import { unzipSync } from 'fflate'
-import { beginHousehold, log, logLine, openMine, openSample, today } from './support/app.ts'
+import { beginHousehold, log, logLine, openMine, openSample, pressUntilKept, today } from './support/app.ts'
 import { atNine, rings, clock, big, expectBox, goOn, tickAll } from './support/arrivals.ts'
 
 test('S1: an overnight box with a fish and a shrimp, checked, floated, scooped, released, eats by night', async ({
@@ -308,7 +308,7 @@ test('no quarantine by choice: the risk is said, and it is watched instead', asy
   }
   await big(page).click()
   await tickAll(page)
-  await page.getByRole('button', { name: 'In Hall reef: log it' }).click()
+  await pressUntilKept(page, 'In Hall reef: log it')
   await page.goto('/?tank=hall&day=2026-11-27')
   await expect(page.getByRole('complementary')).toContainText('Watch half an hour: neon goby and the others')
   await expect(page.getByRole('complementary')).toContainText('no quarantine, day 2 of 30')

@@ -3,7 +3,7 @@ import type { Content, ContentOf } from '../core/journal/entry.ts'
 import { atNine, rings } from './support/arrivals.ts'
 import { openSample } from './support/app.ts'
 import { axe } from './support/axe.ts'
-import { next, noSideways, through } from './support/plans.ts'
+import { closeRun, next, noSideways, through } from './support/plans.ts'
 import { seedMine } from './support/seed.ts'
 
 test.use({ viewport: { width: 390, height: 844 } })
@@ -76,7 +76,7 @@ test('S10 at the bench: a brown-jelly cut on the phone, its clocks, a reload in 
   await expect(page.getByRole('timer')).toHaveCount(0)
   await next(page).click()
   await through(page, 'Pumps on', 'Level back', 'Auto top-off on', 'Bucket down the drain')
-  await page.getByRole('button', { name: 'Close it' }).click()
+  await closeRun(page)
   await expect(page.getByText(/any jelly now: give the colony up/)).toBeVisible()
   expect(await noSideways(page)).toBe(0)
   expect(await axe(page)).toEqual([])
@@ -168,7 +168,7 @@ test('a hybrid’s bath and move, from the course’s task: measured out, beside
   await next(page).click()
   await through(page, 'Into the clean tank', 'Bath water down the drain')
   await expect(page.getByText(/in the tub/).first()).toBeVisible()
-  await page.getByRole('button', { name: 'Close it' }).click()
+  await closeRun(page)
   await page.getByRole('link', { name: 'To the course' }).click()
   await expect(page.getByText(/^1 of 5 moves made/).first()).toBeVisible()
   // The second bath is reckoned from this one, six days on.
@@ -218,7 +218,7 @@ test('a dip round over five corals: staggered in one tub, counted on pads, and t
   const hammer = page.getByRole('row', { name: /^hammer/ })
   await expect(hammer).toContainText('1')
   expect(await axe(page)).toEqual([])
-  await page.getByRole('button', { name: 'Close it' }).click()
+  await closeRun(page)
   await expect(page.getByText(/polyps and tissue of each/)).toBeVisible()
 })
 
@@ -281,7 +281,7 @@ test('a peroxide session over patches: within the cap, the control left alone, t
   await next(page).click()
   await through(page, 'Pumps and filter on', 'Level back', 'Auto top-off on', 'Syringe rinsed')
   await expect(page.getByText('0.9 mL').first()).toBeVisible()
-  await page.getByRole('button', { name: 'Close it' }).click()
+  await closeRun(page)
   await expect(page.getByText(/upright, breathing as usual/)).toBeVisible()
   await page.getByRole('link', { name: 'To the course' }).click()
   await expect(page.getByText('day 0, every day')).toHaveCount(0)

@@ -1,10 +1,11 @@
 import { expect, test, type Locator } from '@playwright/test'
-import { log, openSample } from './support/app.ts'
+import { log, openSample, pressUntilKept } from './support/app.ts'
 import { atNine } from './support/arrivals.ts'
 import { axe } from './support/axe.ts'
 import {
   at,
   beginAtOrigin,
+  closeRun,
   HOUSEHOLD,
   noSideways,
   part,
@@ -81,7 +82,7 @@ test('S12: turf in a small reef at the bench: pull, flow and top-off off, peroxi
   await page.getByRole('button', { name: 'Begin at Reef' }).click()
   await passThrough(page, { '3 % peroxide': '1', changed: '10' })
   await expect(page.getByText('1 mL').first()).toBeVisible()
-  await page.getByRole('button', { name: 'Close it' }).click()
+  await closeRun(page)
   await page.getByRole('link', { name: 'To the course' }).click()
   await go(DAY, course)
   // Again tomorrow, by the same cap.
@@ -107,7 +108,7 @@ test('S13: bubble algae on a rock with a coral: timers, a warm tub, putty, and t
   await page.getByRole('button', { name: 'Begin at Reef' }).click()
   await passThrough(page, { 'the tub': '25', 'their tank': '25' }, { removed: 6, 'left on it': 1, spots: 2 })
   await expect(page.getByText(/out of the water/).first()).toBeVisible()
-  await page.getByRole('button', { name: 'Close it' }).click()
+  await closeRun(page)
   await go(7 * DAY, course)
   await page
     .getByRole('button', { name: /^one more .*, the arch$/ })
@@ -133,7 +134,7 @@ test('S14: freshwater cyano: three days dark, everybody out, peroxide by the net
   await passThrough(page, { '3 % peroxide': '5', strip: '0.5' }, { 'animals back': 4 })
   // 7.9 mg/L in 20 L is 158 mg: 5.2 mL; 5 are poured. A half change is 10 L, three of them.
   await expect(page.getByText('5 mL').first()).toBeVisible()
-  await page.getByRole('button', { name: 'Close it' }).click()
+  await closeRun(page)
   await go(3 * DAY + 2, '/')
   await expect(page.getByText(/10 L/).first()).toBeVisible()
   await go(4 * DAY + 10, course)
@@ -160,7 +161,7 @@ test('S17: pest anemones over every rock: counted out rock by rock, minutes out 
   await page.getByRole('button', { name: 'Begin at Reef' }).click()
   await passThrough(page, { 'the tub': '25', 'calcium hydroxide': '0.1' }, { removed: 5, 'left on it': 2 })
   await expect(page.getByRole('row', { name: /^the arch/ })).toContainText('5')
-  await page.getByRole('button', { name: 'Close it' }).click()
+  await closeRun(page)
   await go(2, course)
   await expect(page.getByRole('heading', { name: 'Work left' })).toBeVisible()
   await expect(page.getByText(/sessions of an hour, about/)).toBeVisible()
@@ -193,7 +194,7 @@ test('S19: a leather coral that sulks: dripped on once, another place, and its p
   await page.getByRole('link', { name: 'step by step at the bench' }).first().click()
   await page.getByRole('button', { name: 'Begin at Reef' }).click()
   await passThrough(page, { '3 % peroxide': '2', 'the tub': '25', 'their tank': '25' })
-  await page.getByRole('button', { name: 'Close it' }).click()
+  await closeRun(page)
   for (const [day, step] of [
     [1, '0, none out'],
     [5, '1, some out'],
@@ -260,7 +261,7 @@ test('S16, by silicate: half a milligram first, then by what was taken up, and t
   ])
   const course = await startCourse(page, 'dino-sand', 'reef')
   // 0.5 mg/L in 300 L is 150 mg: 15 mL of 10 mg/mL.
-  await page.getByRole('button', { name: 'Log 15 mL' }).click()
+  await pressUntilKept(page, 'Log 15 mL')
   await go(1, '/')
   await log(page, 'reef sio2 .6')
   await go(25, '/')

@@ -1,7 +1,7 @@
 import { expect, test } from '@playwright/test'
 import { log } from './support/app.ts'
 import { axe } from './support/axe.ts'
-import { at, beginAtOrigin, HOUSEHOLD, noSideways, tank } from './support/plans.ts'
+import { at, beginAtOrigin, closeRun, HOUSEHOLD, noSideways, tank } from './support/plans.ts'
 import { seedMine } from './support/seed.ts'
 
 test.use({ timezoneId: 'Europe/London' })
@@ -44,7 +44,7 @@ test('S16, the dark: tested before, covered at the bench, ended by its rule, unc
     await expect(page.getByText(new RegExp(`^${words}`)).first()).toBeVisible()
     await next.click()
   }
-  await page.getByRole('button', { name: 'Close it' }).click()
+  await closeRun(page)
   await page.getByRole('link', { name: 'To the course' }).click()
   await expect(page.getByText('Cover all sides and the sump')).toHaveCount(0)
 
@@ -118,7 +118,7 @@ test('S15, planaria: asked to confirm first, dosed by the net volume, half chang
   await next.click()
   await next.click()
   await next.click()
-  await page.getByRole('button', { name: 'Close it' }).click()
+  await closeRun(page)
   await page.getByRole('link', { name: 'To the course' }).click()
   await expect(page.getByText('Alive of ten in the jar').first()).toBeVisible()
   await expect(page.getByText('3', { exact: true }).first()).toBeVisible()

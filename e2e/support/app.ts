@@ -53,3 +53,10 @@ export async function downloaded(page: Page, click: () => Promise<void>): Promis
 export async function importText(page: Page, text: string, name = 'journal.json'): Promise<void> {
   await page.getByLabel('Journal file').setInputFiles({ name, mimeType: 'application/json', buffer: Buffer.from(text) })
 }
+
+/** Presses a button that keeps something, and waits until it is kept: a page that is left before that loses it. */
+export async function pressUntilKept(page: Page, name: string): Promise<void> {
+  const button = page.getByRole('button', { name, exact: true })
+  await button.click()
+  await expect(button).toHaveCount(0)
+}

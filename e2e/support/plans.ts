@@ -1,6 +1,6 @@
 import { expect, type Page } from '@playwright/test'
 import type { Content } from '../../core/journal/entry.ts'
-import { logLine } from './app.ts'
+import { logLine, pressUntilKept } from './app.ts'
 
 export const ORIGIN = Date.parse('2026-11-02T12:00:00Z')
 const HOUR = 3_600_000
@@ -124,3 +124,6 @@ export async function passThrough(
   }
   throw new Error('the run did not come to its end')
 }
+
+/** Closes a finished run at the bench, which writes what it did into the ledger. */
+export const closeRun = (page: Page): Promise<void> => pressUntilKept(page, 'Close it')
