@@ -11,7 +11,6 @@ import { levelFit } from '../../../core/courses/outlook/forecast.ts'
 import { treatmentConcerns } from '../../../core/safety/concerns.ts'
 import { shelfCheck } from '../../../core/courses/amounts/shelf-check.ts'
 import { isDrugPlan, type CoursePlan, type DrugPlan } from '../../../core/courses/plan.ts'
-import { isTested } from '../../../core/courses/tracks/level.ts'
 import { animalById, animalLabel } from '../../../core/household/animals.ts'
 import { tankById } from '../../../core/household/tanks.ts'
 import { countdownText, dayAs, dayBeside, momentBeside } from '../../../core/time/words.ts'
@@ -42,11 +41,9 @@ import { LookBackPanel } from './panels/LookBackPanel.tsx'
 import { WorkLeftPanel } from './panels/WorkLeftPanel.tsx'
 import { AlkalinityPanel } from './panels/AlkalinityPanel.tsx'
 import { PANELS, panelKindOf } from './panels/panels.tsx'
-import { PlanWhatIf } from './PlanWhatIf.tsx'
 import { Rules } from './Rules.tsx'
 import { definitionLabel } from './start/start.ts'
-import { WhatIf } from './WhatIf.tsx'
-import { WhatIfLate } from './WhatIfLate.tsx'
+import { WhatIf } from './what-if/WhatIf.tsx'
 
 const Ahead = styled.div`
   display: flex;
@@ -174,9 +171,7 @@ function CourseBody({ plan }: { plan: CoursePlan }) {
         <Stack $gap={24}>
           {!isPhone && <Next plan={plan} />}
           {drug && <ShelfLine plan={drug} />}
-          {drug && isTested(drug.facts) && <WhatIf plan={drug} />}
-          {plan.rounds && !course.ended && <WhatIfLate plan={plan} />}
-          {course.definition.kind === 'plan' && <PlanWhatIf plan={plan} />}
+          <WhatIf plan={plan} />
           <HandlingPanel plan={plan} />
           <GoesOn plan={plan} />
           <Aftercare plan={plan} />

@@ -6,7 +6,7 @@ import { MS_PER_HOUR } from '../../time/zone.ts'
 import { presentTarget } from '../amounts/ramp.ts'
 import type { HoldCount } from '../tracks/hold.ts'
 import { countLevel } from '../tracks/level.ts'
-import type { DrugPlan } from '../plan.ts'
+import type { CoursePlan, DrugPlan } from '../plan.ts'
 import { doseToward, type PlannedDose } from '../amounts/planned-dose.ts'
 
 /** What a water change would do, and what would put it right. */
@@ -72,13 +72,16 @@ function windowsFrom(origin: number, clock: HoldCount, until: number): Hours[] {
     }))
 }
 
-function movedAt(origin: number, clock: HoldCount, at: number): ParasiteRisk[] {
-  const moveHours = Math.max(0, (at - origin) / MS_PER_HOUR)
-  const windows = windowsFrom(origin, clock, at)
-    .map(({ fromHours, toHours }) => ({ fromHours, toHours: Math.min(toHours, moveHours) }))
+/** Windows that end with an instant, h from the origin. */
+function windowsUntil(origin: number, clock: HoldCount, at: number): Hours[] {
+  const endHours = Math.max(0, (at - origin) / MS_PER_HOUR)
+  return windowsFrom(origin, clock, at)
+    .map(({ fromHours, toHours }) => ({ fromHours, toHours: Math.min(toHours, endHours) }))
     .filter(({ fromHours, toHours }) => toHours > fromHours)
-  return risksWith(windows, [moveHours])
 }
+
+const movedAt = (origin: number, clock: HoldCount, at: number): ParasiteRisk[] =>
+  risksWith(windowsUntil(origin, clock, at), [Math.max(0, (at - origin) / MS_PER_HOUR)])
 
 /**
  * "Move on that day": the risk left if the fish move then, having been in range as far as is known and hoped until then. It
@@ -102,8 +105,24 @@ export function ifStayed({ facts, clock }: DrugPlan): ParasiteRisk[] {
   return clock.runFrom === null ? [] : risksWith(windowsFrom(clock.runFrom, clock, clock.completesAt ?? facts.now), [])
 }
 
-function risksWith(protectedWindows: Hours[], movesHours: number[]): ParasiteRisk[] {
-  return COVERED.flatMap((parasite) => {
+/**
+ * "The salinity is brought up on that day": the risk left of each parasite that low salinity is against, if it stays low until then.
+ * Empty while the count does not run, and where nothing is modelled.
+ * @param at ms, when raising begins
+ */
+export function ifRaised({ salinity, course }: CoursePlan, at: number): ParasiteRisk[] {
+  const clock = salinity?.clock
+  return !clock || clock.runFrom === null
+    ? []
+    : risksWith(windowsUntil(clock.runFrom, clock, at), [], course.definition.treats)
+}
+
+function risksWith(
+  protectedWindows: Hours[],
+  movesHours: number[],
+  parasites: readonly string[] = COVERED,
+): ParasiteRisk[] {
+  return parasites.flatMap((parasite) => {
     const risk = riskOfShelter(parasite, { protectedWindows, movesHours })
     return risk === null ? [] : [{ parasite, risk }]
   })

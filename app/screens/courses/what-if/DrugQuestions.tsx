@@ -1,6 +1,6 @@
-import { typedNumber } from '../../../core/numbers/typed.ts'
 import { useId, useState } from 'react'
-import type { DrugPlan } from '../../../core/courses/plan.ts'
+import { isCopper } from '../../../../core/catalogue/treatments/groups.ts'
+import type { DrugPlan } from '../../../../core/courses/plan.ts'
 import {
   ifChanged,
   ifMoved,
@@ -8,36 +8,32 @@ import {
   ifRead,
   ifStayed,
   type ParasiteRisk,
-} from '../../../core/courses/outlook/what-if.ts'
-import { dayAs, dayBeside, momentBeside, timeOf } from '../../../core/time/words.ts'
-import { dayFromText, dayText } from '../../../core/time/zone.ts'
-import { amountText, PARASITE_NAMES, riskText } from '../../courses/words.ts'
-import { figureShown, figureTyped } from '../../fields/figure-text.ts'
-import { thisInstant, useNow } from '../../frame/now.tsx'
-import { useHousehold } from '../../journal/provider.tsx'
-import { HandbookLink } from '../../look/HandbookLink.tsx'
-import { Heading, Small } from '../../look/text.ts'
-import { Answer, Ask, Question, Short } from './what-if-look.ts'
-import { measureText } from '../../../core/words/measure.ts'
-
-const risksText = (risks: readonly ParasiteRisk[]) =>
-  risks.map(({ parasite, risk }) => `${PARASITE_NAMES[parasite] ?? parasite} ${riskText(risk)}`).join(', ')
+} from '../../../../core/courses/outlook/what-if.ts'
+import { isTested } from '../../../../core/courses/tracks/level.ts'
+import { dayAs, dayBeside, momentBeside, timeOf } from '../../../../core/time/words.ts'
+import { dayFromText, dayText } from '../../../../core/time/zone.ts'
+import { amountText } from '../../../courses/words.ts'
+import { figureShown, figureTyped } from '../../../fields/figure-text.ts'
+import { thisInstant, useNow } from '../../../frame/now.tsx'
+import { useHousehold } from '../../../journal/provider.tsx'
+import { HandbookLink } from '../../../look/HandbookLink.tsx'
+import { Small } from '../../../look/text.ts'
+import { Answer, Ask, AskFigure, figureAsked, Question, risksText, Short } from './look.tsx'
+import { measureText } from '../../../../core/words/measure.ts'
 
 const isGrave = (risks: readonly ParasiteRisk[]) => risks.some(({ risk }) => risk >= 0.05)
 
-/** What a keeper asks before doing something: answered in doses, dates and the risk left. */
-export function WhatIf({ plan }: { plan: DrugPlan }) {
+/** What is asked of a drug that is held: answered in doses, dates and the risk left. */
+export function DrugQuestions({ plan }: { plan: DrugPlan }) {
   const { settings } = useHousehold()
   const now = useNow()
   const { course, clock } = plan
-  if (course.ended || plan.observation || !plan.known) return null
   const ignored = ifNotRestarted(plan)
   const { clock: zone } = settings
   return (
-    <section>
-      <Heading>What if</Heading>
+    <>
       <IfChanged plan={plan} />
-      <IfRead plan={plan} />
+      {isTested(plan.facts) && <IfRead plan={plan} />}
       {course.definition.ends === 'move' && clock.runFrom !== null && <IfMoved plan={plan} />}
       {course.definition.ends === 'clear' && clock.runFrom !== null && (
         <Question>
@@ -52,38 +48,24 @@ export function WhatIf({ plan }: { plan: DrugPlan }) {
       )}
       <Small style={{ paddingTop: 8 }}>
         The risk is of one parasite being left, from a lightly infected newcomer; a model’s word, from assumptions{' '}
-        <HandbookLink to="life-cycles#marine-ich-0">the handbook names</HandbookLink>. Brooklynella, flukes and worms
-        are not covered by copper.
+        <HandbookLink to="life-cycles#marine-ich-0">the handbook names</HandbookLink>.
+        {isCopper(course.dose.agent) && ' Brooklynella, flukes and worms are not covered by copper.'}
       </Small>
-    </section>
+    </>
   )
 }
 
 /** A figure as typed; NaN where it is none: the answer then says what would be. */
-const numberIn = (text: string) => {
-  const typed = typedNumber(text)
-  return 'value' in typed ? typed.value : NaN
-}
+const numberIn = (text: string) => figureAsked(text) ?? NaN
 
 function IfChanged({ plan }: { plan: DrugPlan }) {
   const { journal, settings } = useHousehold()
-  const id = useId()
   const [text, setText] = useState('20')
   const percent = numberIn(text)
   const outcome = percent > 0 && percent <= 100 ? ifChanged(journal, plan, percent / 100) : null
   return (
     <Question>
-      <Ask htmlFor={id}>
-        change
-        <Short
-          id={id}
-          value={figureShown(text)}
-          onChange={(event) => setText(figureTyped(event.target.value))}
-          inputMode="decimal"
-          aria-label="Share of the water changed, %"
-        />
-        % tonight
-      </Ask>
+      <AskFigure before="change" after="% tonight" name="Share of the water changed, %" text={text} onText={setText} />
       {outcome ? (
         <Answer $tone={outcome.breaks ? 'act' : 'plain'}>
           {measureText(outcome.litres, 'L', settings.units, 3)}, leaves {outcome.afterMgPerL.toFixed(2)}
@@ -100,7 +82,6 @@ function IfChanged({ plan }: { plan: DrugPlan }) {
 function IfRead({ plan }: { plan: DrugPlan }) {
   const { settings } = useHousehold()
   const minute = useNow()
-  const id = useId()
   const [text, setText] = useState(
     plan.course.dose.low.toFixed(2).replace(/.$/, '') === '2.0' ? '1.9' : (plan.course.dose.low * 0.95).toFixed(2),
   )
@@ -118,16 +99,7 @@ function IfRead({ plan }: { plan: DrugPlan }) {
           : 'not in range yet'
   return (
     <Question>
-      <Ask htmlFor={id}>
-        the next reading is
-        <Short
-          id={id}
-          value={figureShown(text)}
-          onChange={(event) => setText(figureTyped(event.target.value))}
-          inputMode="decimal"
-          aria-label="Next reading, mg/L"
-        />
-      </Ask>
+      <AskFigure before="the next reading is" name="Next reading, mg/L" text={text} onText={setText} />
       <Answer $tone={goesOn ? 'plain' : 'act'}>{says}</Answer>
     </Question>
   )
@@ -159,7 +131,7 @@ function IfMoved({ plan }: { plan: DrugPlan }) {
       </Ask>
       {risks ? (
         <Answer $tone={isGrave(risks) || at! < full ? 'act' : 'plain'}>
-          {at! < full && 'before the count is full: '}left: {risksText(risks)}
+          {at! < full && 'before the count is full, '}left: {risksText(risks)}
         </Answer>
       ) : (
         <Answer $tone="act">a day of this run or after it</Answer>

@@ -1,6 +1,6 @@
 import { useId, useMemo, useState } from 'react'
 import { styled } from 'styled-components'
-import { measureScale } from '../../../core/catalogue/measures.ts'
+import { measureScale } from '../../../../core/catalogue/measures.ts'
 import {
   askedBy,
   canBeEnded,
@@ -11,19 +11,18 @@ import {
   MOST_PAUSE_DAYS,
   type Asked,
   type RuleChange,
-} from '../../../core/courses/outlook/plans/plan-what-if.ts'
-import type { CoursePlan } from '../../../core/courses/plan.ts'
-import { typedNumber } from '../../../core/numbers/typed.ts'
-import { dayBeside } from '../../../core/time/words.ts'
-import { shownUnit, toKept } from '../../../core/words/measure.ts'
-import { figures, listed, plural } from '../../../core/words/numbers.ts'
-import { figureShown, figureTyped } from '../../fields/figure-text.ts'
-import { inputShape } from '../../fields/shell.tsx'
-import { useNow } from '../../frame/now.tsx'
-import { useHousehold } from '../../journal/provider.tsx'
-import { PlainButton } from '../../look/buttons.ts'
-import { Heading, Small } from '../../look/text.ts'
-import { Answer, Ask, Question, Short } from './what-if-look.ts'
+} from '../../../../core/courses/outlook/plans/plan-what-if.ts'
+import type { CoursePlan } from '../../../../core/courses/plan.ts'
+import { dayBeside } from '../../../../core/time/words.ts'
+import { shownUnit, toKept } from '../../../../core/words/measure.ts'
+import { figures, listed, plural } from '../../../../core/words/numbers.ts'
+import { figureShown, figureTyped } from '../../../fields/figure-text.ts'
+import { inputShape } from '../../../fields/shell.tsx'
+import { useNow } from '../../../frame/now.tsx'
+import { useHousehold } from '../../../journal/provider.tsx'
+import { PlainButton } from '../../../look/buttons.ts'
+import { Small } from '../../../look/text.ts'
+import { Answer, Ask, AskFigure, figureAsked, Question, Short } from './look.tsx'
 
 const Pick = styled.select`
   ${inputShape}
@@ -35,22 +34,15 @@ const AnswerLine = styled.span`
   display: block;
 `
 
-const numberOf = (text: string): number | null => {
-  const typed = typedNumber(text)
-  return 'value' in typed && typed.value >= 0 ? typed.value : null
-}
-
-/** What a keeper asks of a plan before doing something: answered in rules, in dates, and in how many there would be. */
-export function PlanWhatIf({ plan }: { plan: CoursePlan }) {
+/** What is asked of a plan: answered in rules, in dates, and in how many there would be. */
+export function PlanQuestions({ plan }: { plan: CoursePlan }) {
   const asked = useMemo(() => askedBy(plan.course.definition), [plan.course.definition])
-  if (plan.course.ended || plan.phase === 'ahead') return null
   return (
-    <section>
-      <Heading>What if</Heading>
+    <>
       {asked.length > 0 && <IfFound plan={plan} asked={asked} />}
       {canBePaused(plan.course.definition) && <IfPaused plan={plan} />}
       {canBeEnded(plan) && <IfEnded plan={plan} />}
-    </section>
+    </>
   )
 }
 
@@ -67,7 +59,7 @@ function IfFound({ plan, asked }: { plan: CoursePlan; asked: readonly Asked[] })
   const [chosen, setChosen] = useState(asked[0]!.id)
   const [text, setText] = useState('')
   const one = asked.find((it) => it.id === chosen) ?? asked[0]!
-  const typed = numberOf(text)
+  const typed = figureAsked(text)
   const most = one.what === 'count' ? measureScale(one.id).most : null
   const value = typed === null || (most !== null && typed > most) ? null : toKept(typed, one.unit, settings.units)
   const minute = plan.facts.now
@@ -111,9 +103,8 @@ function IfFound({ plan, asked }: { plan: CoursePlan; asked: readonly Asked[] })
 
 function IfPaused({ plan }: { plan: CoursePlan }) {
   const { journal, settings, revision } = useHousehold()
-  const id = useId()
   const [text, setText] = useState('')
-  const days = numberOf(text)
+  const days = figureAsked(text)
   const isAsked = days !== null && days > 0 && days <= MOST_PAUSE_DAYS
   const minute = plan.facts.now
   const pause = useMemo(
@@ -123,16 +114,13 @@ function IfPaused({ plan }: { plan: CoursePlan }) {
   )
   return (
     <Question>
-      <Ask as="div">
-        <label htmlFor={id}>nobody works at it for</label>
-        <Short
-          id={id}
-          value={figureShown(text)}
-          onChange={(event) => setText(figureTyped(event.target.value))}
-          inputMode="decimal"
-        />
-        days
-      </Ask>
+      <AskFigure
+        before="nobody works at it for"
+        after="days"
+        name="nobody works at it for"
+        text={text}
+        onText={setText}
+      />
       {text.trim() !== '' && (
         <Answer $tone={pause && (pause.missed.length > 0 || pause.grows) ? 'act' : 'plain'}>
           {!pause && `days, more than 0 and up to ${MOST_PAUSE_DAYS}`}
