@@ -186,7 +186,7 @@ describe('a course’s page', () => {
 
     test('moved before the count is full: the risk left, both parasites named', async () => {
       const { answers } = await ask()
-      expect(answers()[2]).toMatch(/^before the count is full: left: marine ich [\d.]+ %, velvet /)
+      expect(answers()[2]).toMatch(/^before the count is full, left: marine ich [\d.]+ %, velvet /)
     })
   })
 

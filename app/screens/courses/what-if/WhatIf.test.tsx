@@ -53,7 +53,9 @@ test('low salinity: a reading over 1.010 begins the days again, one under it goe
   const low = [-9, -8, -7, -6, -5, -4, -3, -2, -1].map((day) => salinity(day * DAY, 12))
   const { answer, lines, section } = await ask('qt-d-hypo', salinity(-10 * DAY - 60, 35), ...low)
   expect(await answer(/^Next salinity/, '12')).toMatch(/^the count goes on: full /)
-  expect(await answer(/^Next salinity/, '15')).toMatch(/^over 13\.\d: .* the 30 days begin again .* at the earliest, not /)
+  expect(await answer(/^Next salinity/, '15')).toMatch(
+    /^over 13\.\d: .* the 30 days begin again .* at the earliest, not /,
+  )
   expect(await answer(/^Next salinity/, '400')).toMatch(/^a salinity, such as 1\d\.\d psu$/)
   expect(within(section).getByLabelText('Day it is brought up').closest('div')).toHaveTextContent(
     /before the count is full, left: marine ich [\d.]+ %/,
