@@ -1,5 +1,5 @@
 import { defineConfig } from '@playwright/test'
-import { CHROMIUM, CHROMIUM_FLAGS, PORT, sampleChosen } from './e2e/support/place.ts'
+import { CHROMIUM_FLAGS, JOURNEY_BROWSER, PORT, sampleChosen } from './e2e/support/place.ts'
 
 export default defineConfig({
   testDir: 'e2e',
@@ -23,7 +23,7 @@ export default defineConfig({
     trace: 'off',
     // Each test has a fresh browser profile: installing the offline copy every time would only cost time.
     serviceWorkers: 'block',
-    launchOptions: { executablePath: CHROMIUM, args: CHROMIUM_FLAGS },
+    launchOptions: { executablePath: JOURNEY_BROWSER, args: CHROMIUM_FLAGS },
   },
   webServer: {
     command: 'node scripts/start.mjs',
