@@ -11,9 +11,16 @@ export default defineConfig({
     // The preload polyfill would be a script of its own for browsers Brinvo does not run in.
     modulePreload: { polyfill: false },
     chunkSizeWarningLimit: 700,
-    // What most screens share comes in one file: small files pack badly, and each is a request of its own.
+    // What most screens share comes in one file: small files pack badly, and each is a request of its own. Words of signs and what
+    // weighs evidence are shared by many screens too, but not needed by the first.
     rolldownOptions: {
-      output: { codeSplitting: { groups: [{ name: 'shared', test: /\/core\//, minShareCount: 18 }] } },
+      output: {
+        codeSplitting: {
+          groups: [
+            { name: 'shared', test: /\/core\/(?!catalogue\/sign-|evidence|numbers\/median)/, minShareCount: 18 },
+          ],
+        },
+      },
     },
   },
   // Every browser that this runs in has promises of its own: without the stand-in it is a KB less.

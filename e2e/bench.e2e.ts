@@ -3,7 +3,7 @@ import type { Content, ContentOf } from '../core/journal/entry.ts'
 import { atNine, rings } from './support/arrivals.ts'
 import { openSample } from './support/app.ts'
 import { axe } from './support/axe.ts'
-import { closeRun, next, noSideways, through } from './support/plans.ts'
+import { closeRun, next, noSideways, pressNext, through } from './support/plans.ts'
 import { seedMine } from './support/seed.ts'
 
 test.use({ viewport: { width: 390, height: 844 } })
@@ -66,7 +66,7 @@ test('S10 at the bench: a brown-jelly cut on the phone, its clocks, a reload in 
   expect(await axe(page)).toEqual([])
   await page.emulateMedia({ colorScheme: 'dark' })
   expect(await axe(page)).toEqual([])
-  await next(page).click()
+  await pressNext(page)
   // On another screen what is still off stands at the top, and leads back.
   await page.goto('/water')
   await page.getByRole('link', { name: /Brown jelly: .*flow, auto top off still off/ }).click()

@@ -160,6 +160,7 @@ test('S18: corals that pale, a lab’s result, potassium raised by the pump, alk
   const found = page.getByRole('region', { name: 'Stand-in photometer' }).getByText(/^3[6-9]\d mg\/L$/)
   await expect(found).toBeVisible()
   await page.getByRole('button', { name: 'Keep it', exact: true }).first().click()
+  await expect(page.getByText('potassium kept.')).toBeVisible()
 
   // A shot that does not come stands on every screen, until the pump is stopped.
   await play(page, { fault: { deviceId: 'pump-1', parameter: null, fault: 'missed-shot' } })

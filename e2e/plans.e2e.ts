@@ -1,7 +1,7 @@
-import { expect, test } from '@playwright/test'
-import { log } from './support/app.ts'
+import { expect, test, type Locator } from '@playwright/test'
+import { log, pressUntilKept, tabTo } from './support/app.ts'
 import { axe } from './support/axe.ts'
-import { at, beginAtOrigin, closeRun, HOUSEHOLD, noSideways, tank } from './support/plans.ts'
+import { at, beginAtOrigin, closeRun, HOUSEHOLD, noSideways, part, PEROXIDE, tank } from './support/plans.ts'
 import { seedMine } from './support/seed.ts'
 
 test.use({ timezoneId: 'Europe/London' })
@@ -95,7 +95,7 @@ test('S15, planaria: asked to confirm first, dosed by the net volume, half chang
 
   // 0.55 mg/L in 100 L is 55 mg: 0.25 g of 22 % powder.
   await expect(page.getByText('0.25 g').first()).toBeVisible()
-  await page.getByRole('button', { name: /Log 0.25 g/ }).click()
+  await pressUntilKept(page, 'Log 0.25 g')
 
   // Half a change at the bench on the next day: the replaced half is 0.13 g by the scale's step of the whole.
   await go(26, '/courses')
@@ -123,4 +123,72 @@ test('S15, planaria: asked to confirm first, dosed by the net volume, half chang
   await expect(page.getByText('Alive of ten in the jar').first()).toBeVisible()
   await expect(page.getByText('3', { exact: true }).first()).toBeVisible()
   expect(await axe(page)).toEqual([])
+})
+
+test('a plan by the keyboard alone: corals put on the drawing and surveyed, started, dosed, scored, asked what if, stopped', async ({
+  page,
+}) => {
+  test.setTimeout(240_000)
+  const go = await beginAtOrigin(page)
+  await seedMine(page, [
+    HOUSEHOLD,
+    tank('reef', 'Reef', 'marine', 100),
+    PEROXIDE,
+    part('fern', 'patch', 'turf, left', 'reef'),
+    part('wood', 'patch', 'turf, right', 'reef'),
+    part('leather', 'coral', 'toadstool', 'reef', { group: 'coral-soft', pieces: 1 }),
+  ])
+  const press = async (target: Locator) => {
+    await tabTo(page, target)
+    await page.keyboard.press('Enter')
+  }
+  const button = (name: string | RegExp) => page.getByRole('button', { name }).first()
+  /** One of some radios, by the arrows: they are one stop. */
+  const choose = async (radios: Locator, index: number) => {
+    await tabTo(page, radios.getByRole('radio').first())
+    for (let i = 0; i < index; i++) await page.keyboard.press('ArrowRight')
+    await expect(radios.getByRole('radio').nth(index)).toBeChecked()
+  }
+
+  await go(0, '/tanks/reef/corals')
+  await page.locator('main').focus()
+  await press(button('put toadstool on the drawing'))
+  await press(button('left'))
+  await expect(button('toadstool, not looked at yet')).toBeVisible()
+  await press(button('done'))
+  await press(button('Look at all of them'))
+  await choose(page.getByRole('radiogroup', { name: 'How toadstool looks' }), 3)
+  await press(button('Log the survey'))
+  await expect(button('toadstool, normal')).toBeVisible()
+
+  await go(0.2, '/courses/new?definition=peroxide-spot&tank=reef')
+  await page.locator('main').focus()
+  await expect(button('Start the course')).toBeVisible()
+  for (const why of await page.getByRole('textbox', { name: /why/i }).all()) {
+    await tabTo(page, why)
+    await page.keyboard.type('seen and decided')
+  }
+  await press(button('Start the course'))
+  await expect(page).toHaveURL(/\/courses\/course-/)
+  const course = new URL(page.url()).pathname
+  await page.locator('main').focus()
+  await press(button(/^Log [\d.]+ mL$/))
+  await expect(button(/^Log [\d.]+ mL$/)).toHaveCount(0)
+
+  await go(3 * 24, course)
+  await page.locator('main').focus()
+  for (const name of ['turf, left', 'turf, right'])
+    await choose(page.getByRole('radiogroup', { name: `Stage of ${name}` }).first(), 2)
+  await press(button('Log the scores'))
+  await expect(page.getByRole('radiogroup', { name: /^Stage of / })).toHaveCount(0)
+
+  await page.locator('main').focus()
+  await tabTo(page, page.getByLabel('nobody works at it for'))
+  await page.keyboard.type('5')
+  await expect(page.getByText(/fall away/).first()).toBeVisible()
+  await press(button('stop the course'))
+  await tabTo(page, page.getByRole('textbox', { name: /why/i }).first())
+  await page.keyboard.type('gone to another tank')
+  await press(page.getByRole('button', { name: /^Stop/ }).first())
+  await expect(page.getByText(/Stopped today: gone to another tank/)).toBeVisible()
 })

@@ -3,7 +3,7 @@ import { mkdtempSync, readFileSync } from 'node:fs'
 import { tmpdir } from 'node:os'
 import { join } from 'node:path'
 import ICAL from 'ical.js'
-import { openSample } from './support/app.ts'
+import { openSample, tabTo } from './support/app.ts'
 import { rings, clock, big, floating } from './support/arrivals.ts'
 import { axe } from './support/axe.ts'
 import { removeProfile, startBrowser } from './support/browser.ts'
@@ -142,15 +142,7 @@ for (const [device, viewport] of [
 
 test('plan and run by keyboard alone', async ({ page }) => {
   await openSample(page, '/arrivals/box/box-tomorrow/plan?tank=side')
-  /** Tabs on until something is reached. */
-  const reach = async (target: Locator) => {
-    await expect(target).toBeVisible()
-    for (let i = 0; i < 120; i++) {
-      if (await target.evaluate((element) => element === document.activeElement)) return
-      await page.keyboard.press('Tab')
-    }
-    throw new Error('not reached by Tab')
-  }
+  const reach = (target: Locator) => tabTo(page, target)
   await page.locator('main').focus()
   await reach(page.getByLabel('Water round it'))
   await page.keyboard.type('1.2')

@@ -82,7 +82,7 @@ const PAGE_PATHS: Record<PlanPage, (tankId: string) => string> = {
 const pageAddress = (page: PlanPage, tankId: string): string => PAGE_PATHS[page](tankId)
 
 /** The number that is acted on, the largest thing of its card, and what it makes. */
-function Amount({ task: { dose, change, session, bath, food } }: { task: CourseTask }) {
+function Amount({ task: { dose, makes, change, session, bath, food } }: { task: CourseTask }) {
   const { settings } = useHousehold()
   const number = dose
     ? amountText(dose)
@@ -102,7 +102,7 @@ function Amount({ task: { dose, change, session, bath, food } }: { task: CourseT
           <Figure $size={30}>{number}</Figure>
         </div>
       )}
-      {dose && <Small>{makesText(dose)}</Small>}
+      {dose && <Small>{makes ?? makesText(dose)}</Small>}
       {session && (
         <Small>
           at most, for all patches together: {session.tier.label}, {figures(session.capMgPerL)} mg/L in the tank

@@ -154,6 +154,18 @@ describe('peroxide on spots: outbreaks.md 5.2 with further-schools.md 4', () => 
     ])
   })
 
+  test('a coral and a jar of the same tank are no patches', () => {
+    const it = planted()
+    for (const [partId, what] of [
+      ['toadstool', 'coral'],
+      ['jar', 'jar'],
+      ['stone', 'rock'],
+    ] as const)
+      it.write({ kind: 'part-setup', ...it.at(0, '09:30'), partId, tankId: 'study', what, name: partId })
+    const { parts } = it.plan(1, '12:00').series!
+    expect(parts.map(({ part }) => part.id).sort()).toEqual(['A', 'B', 'C', 'stone'])
+  })
+
   test('no response by day five', () => {
     const it = planted()
     it.score(5, 0, 2, 0)

@@ -18,6 +18,8 @@ export interface CourseTask extends Task {
   /** Of a dose that is not of the course's held drug. */
   ingredient?: string
   dose?: PlannedDose
+  /** What the dose makes of a tested value, where that is not the level of its ingredient. */
+  makes?: string
   food?: PlannedFood
   change?: PlannedChange
   bath?: PlannedBath

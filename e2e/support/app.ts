@@ -60,3 +60,13 @@ export async function pressUntilKept(page: Page, name: string): Promise<void> {
   await button.click()
   await expect(button).toHaveCount(0)
 }
+
+/** Tabs on until something has the focus; the ways of a screen are long, but not endless. */
+export async function tabTo(page: Page, target: Locator): Promise<void> {
+  await expect(target).toBeVisible()
+  for (let i = 0; i < 200; i++) {
+    if (await target.evaluate((element) => element === document.activeElement)) return
+    await page.keyboard.press('Tab')
+  }
+  throw new Error('not reached by Tab')
+}

@@ -88,6 +88,14 @@ export async function startCourse(page: Page, definition: string, tankId: string
 const shownAt = async (page: Page): Promise<string> =>
   (await page.getByRole('main').innerText()).replace(/\d+:\d+/g, '')
 
+/** Presses "done, next", and waits until the run shows something else: by then the press is kept. */
+export async function pressNext(page: Page): Promise<void> {
+  await expect(next(page)).toBeEnabled()
+  const before = await shownAt(page)
+  await next(page).click()
+  await expect.poll(() => shownAt(page)).not.toBe(before)
+}
+
 /**
  * Presses through a run at the bench until it can be closed: fields are filled and counts pressed where they are asked for, timers run out.
  * @param fills what is typed, by label
@@ -117,10 +125,7 @@ export async function passThrough(
       const more = page.getByRole('button', { name: `one more, ${label}`, exact: true })
       if ((await more.count()) === 1) for (let i = 0; i < times; i++) await more.click()
     }
-    await expect(next(page)).toBeEnabled()
-    const before = await shownAt(page)
-    await next(page).click()
-    await expect.poll(() => shownAt(page)).not.toBe(before)
+    await pressNext(page)
   }
   throw new Error('the run did not come to its end')
 }

@@ -1,10 +1,8 @@
 import { useState } from 'react'
 import { styled } from 'styled-components'
-import { partsOf } from '../../../core/household/parts.ts'
 import { iso } from '../../../core/time/zone.ts'
 import { thisInstant } from '../../frame/now.tsx'
 import { useKeeping, UnkeptNote } from '../../journal/keeping.tsx'
-import { useHousehold } from '../../journal/provider.tsx'
 import { Button, ButtonLink, PrimaryButton } from '../../look/buttons.ts'
 import { Line, Small } from '../../look/text.ts'
 import type { ActProps } from './act-props.ts'
@@ -23,9 +21,8 @@ const Row = styled.div`
 
 /** The score of each patch, from 0 to 5, all in one entry. */
 export function CountAct({ plan, task, next }: ActProps) {
-  const { journal } = useHousehold()
   const { keep, busy, unkept } = useKeeping()
-  const parts = partsOf(journal, plan.course.tankId, plan.course.partIds)
+  const parts = (plan.series?.parts ?? []).map(({ part }) => part)
   const [scores, setScores] = useState<Readonly<Record<string, number>>>({})
   const Do = next ? PrimaryButton : Button
   if (parts.length === 0)

@@ -27,7 +27,10 @@ export function DoseAct({ plan, task, next, onForm }: ActProps) {
       <Bar $tone="soon">
         {task.caution ?? ingredient?.caution} {task.caution === undefined ? '' : (ingredient?.law ?? '')} Follow the
         label
-        {course.dose || task.ingredient ? '; ask a licensed aquatic veterinarian for weak or scaleless fish' : ''}.
+        {(course.dose || task.ingredient) && ingredient?.kind !== 'salt'
+          ? '; ask a licensed aquatic veterinarian for weak or scaleless fish'
+          : ''}
+        .
       </Bar>
       <DoubtList doubts={doubts} />
       {task.dose?.belowMeasurable ? (

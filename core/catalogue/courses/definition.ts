@@ -246,9 +246,19 @@ export type ScheduleName =
   | 'light-ramp'
   | 'pumps-on'
   | 'close-dips'
+  | 'raise-today'
 
 /** Pages where a step of a plan is worked out. */
 export type PlanPage = 'correct' | 'dose' | 'tally' | 'corals' | 'devices'
+
+/** What a step raises a day by hand: to the middle of the tank's band, else of this one; or so much a day up to a level. */
+export interface RaiseStep {
+  parameter: string
+  middleOf?: readonly [low: number, high: number]
+  /** In the parameter's unit. */
+  perDay?: number
+  until?: number
+}
 
 /** Something to be done in a course. */
 export interface Step {
@@ -286,6 +296,8 @@ export interface Step {
   /** The tier decides how much: outbreaks.md 5.3 by further-schools.md 4. */
   amount?: 'session-cap' | 'change-share' | 'to-level' | 'silicate-loop'
   share?: number
+  /** What it raises by hand, for `raise-today`. */
+  raises?: RaiseStep
   /** mg/L of the plan’s product, for `to-level`. */
   mgPerL?: number
   /** The procedure of the bench that does it. */

@@ -15,6 +15,7 @@ export type {
   Role,
   Rule,
   ScheduleName,
+  RaiseStep,
   Step,
   Track,
 } from './definition.ts'

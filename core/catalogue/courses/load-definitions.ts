@@ -91,7 +91,14 @@ export const DEFINITION_FILES: readonly DefinitionFile[] = [
       'coral-rest',
       'coral-relocate',
     ],
-    load: async () => (await import('./plans/decline.data.ts')).DECLINE_PLANS,
+    load: async () => {
+      // What works out a day's portion comes with the plans that dose by it.
+      const [{ DECLINE_PLANS }] = await Promise.all([
+        import('./plans/decline.data.ts'),
+        import('../../courses/steps/raise-steps.ts'),
+      ])
+      return DECLINE_PLANS
+    },
   },
   { ids: ['aftercare'], load: async () => (await import('./plans/aftercare.data.ts')).AFTERCARE },
 ]

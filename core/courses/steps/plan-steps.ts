@@ -54,7 +54,7 @@ export function treatmentEnd({ facts, settings }: Pick<TaskInput, 'facts' | 'set
 }
 
 /** Rules that stop a plan, in words: doses wait for them. */
-const stopsOf = ({ rules }: TaskInput): string[] =>
+export const stopsOf = ({ rules }: TaskInput): string[] =>
   rules.filter(({ role, state }) => role === 'stop' && state === 'holds').map(({ rule }) => rule)
 
 type DaysDue = Exclude<Step['due'], { by: unknown }>

@@ -1,4 +1,4 @@
-import type { ScheduleName, Step } from '../../catalogue/courses/definitions.ts'
+import type { ScheduleName } from '../../catalogue/courses/definitions.ts'
 import { asItStands } from '../../schedule/task.ts'
 import { MS_PER_DAY } from '../../time/zone.ts'
 import { byActAndUrgency, type CourseTask } from '../tasks.ts'
@@ -20,17 +20,16 @@ import { diluteTask, rampTask, readAfterCarbon, readTasks, redoseTask } from './
 import { closePlanTask, endMarkTask, planTasks, tierChangeTasks } from './plan-steps.ts'
 import { bathTasks, moveTasks, setTasks } from './round-steps.ts'
 import { lowerTasks, raiseTasks, readSalinityTasks } from './salinity-steps.ts'
-import type { Draft, DrugInput, TaskInput } from './step-input.ts'
-
-type Schedule = (input: TaskInput, step: Step) => Draft[] | Draft | null
+import { lateSchedule, type LateScheduleName, type Schedule } from './late-schedules.ts'
+import type { DrugInput, TaskInput } from './step-input.ts'
 
 /** A schedule that only a held drug has. */
 const ofDrug =
-  (schedule: (input: DrugInput, step: Step) => Draft[] | Draft | null): Schedule =>
+  (schedule: (...args: [DrugInput, Parameters<Schedule>[1]]) => ReturnType<Schedule>): Schedule =>
   (input, step) =>
     input.drug ? schedule({ ...input, ...input.drug }, step) : null
 
-const SCHEDULES: Record<ScheduleName, Schedule> = {
+const SCHEDULES: Record<Exclude<ScheduleName, LateScheduleName>, Schedule> = {
   ramp: ofDrug(rampTask),
   redose: ofDrug(redoseTask),
   dilute: ofDrug(diluteTask),
@@ -65,6 +64,8 @@ const SCHEDULES: Record<ScheduleName, Schedule> = {
   'close-dips': closeDipsTask,
 }
 
+const scheduleOf = (name: ScheduleName): Schedule => (name === 'raise-today' ? lateSchedule(name) : SCHEDULES[name])
+
 /**
  * Everything due in a course up to its horizon, as it stands now: what is done is gone, late work has moved what depends on it,
  * days away have moved what may move.
@@ -73,7 +74,7 @@ export function tasksOf(input: TaskInput): CourseTask[] {
   const { journal, facts, drug, observation, settings, horizon } = input
   if (facts.course.ended) return []
   const drafts = facts.course.definition.steps.flatMap((step) => {
-    const made = 'by' in step.due ? SCHEDULES[step.due.by](input, step) : planTasks(input, step)
+    const made = 'by' in step.due ? scheduleOf(step.due.by)(input, step) : planTasks(input, step)
     return made === null ? [] : Array.isArray(made) ? made : [made]
   })
   const end = settings.clock.instantAt(horizon + 1)

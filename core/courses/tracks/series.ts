@@ -30,22 +30,26 @@ function asInCourse(part: Part, startedAt: number, now: number): Part {
   return part.releasedAt > now ? { ...part, control: true, releasedAt: null } : part
 }
 
+/** What algae grow on, and is scored where a course names no parts of its own: a coral or a jar of the same tank is not. */
+const SCORED: ReadonlySet<Part['what']> = new Set(['patch', 'rock', 'plant'])
+
 /** The scores of each part with what is expected of it by today: outbreaks.md 7. */
 export function countSeries(record: CourseRecord, clock: ZoneClock): SeriesState | null {
   const { course, counts, parts, now } = record
   const track = course.definition.tracks.find((one): one is SeriesTrack => one.kind === 'series')
   if (!track) return null
+  const scored = course.partIds.length > 0 ? parts : parts.filter(({ what }) => SCORED.has(what))
   const day = clock.dayOf(now) - clock.dayOf(course.startedAt)
   const expectedBy = (treatedDays: number) =>
     track.expected.findLast(({ byDay }) => byDay <= treatedDays)?.value ?? null
   return {
     track,
     day,
-    parts: parts.map((one) => {
+    parts: scored.map((one) => {
       const part = asInCourse(one, course.startedAt, now)
-      const scores = counts.flatMap(({ at, measure, parts: scored }) =>
+      const scores = counts.flatMap(({ at, measure, parts: counted }) =>
         measure === track.measure
-          ? scored.filter(({ partId }) => partId === part.id).map(({ value }) => ({ at, value }))
+          ? counted.filter(({ partId }) => partId === part.id).map(({ value }) => ({ at, value }))
           : [],
       )
       const last = scores.at(-1) ?? null

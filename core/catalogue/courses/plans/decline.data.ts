@@ -23,6 +23,12 @@ const ELEMENTS = [
   { id: 'alk-kh', label: 'alkalinity', perDay: 1, band: [7.5, 10] },
 ] as const
 
+/** A dose of the day, and where it stops: outbreaks.md 5.2, nutrient-raise, and its success. */
+const NUTRIENTS_RAISED = [
+  { id: 'no3', label: 'nitrate', perDay: 1, until: 5 },
+  { id: 'po4', label: 'phosphate', perDay: 0.02, until: 0.05 },
+] as const
+
 const held = (parameter: string, low: number, high: number, forDays: number): Condition => ({
   all: [
     { left: { parameter }, op: '>=', right: low, forDays },
@@ -192,7 +198,15 @@ export const DECLINE_PLANS: readonly Definition[] = [
         page: 'devices',
         only: ofElement(id),
         due: { day: 0, every: 1, until: 30 },
-        how: 'Calcium and alkalinity half an hour apart. Alkalinity is read after carbonates.',
+        how: 'Calcium and alkalinity half an hour apart. Alkalinity is read after carbonates. By hand, today’s portion follows from the test.',
+      })),
+      ...ELEMENTS.map(({ id, label, band }): Step => ({
+        id: 'step-2-dose',
+        title: `Raise ${label} today`,
+        act: 'dose',
+        raises: { parameter: id, middleOf: band },
+        only: ofElement(id),
+        due: { by: 'raise-today' },
       })),
     ],
     rules: [
@@ -288,6 +302,13 @@ export const DECLINE_PLANS: readonly Definition[] = [
         how: 'Export off. 1 mg/L of nitrate and 0.02 of phosphate at a time; done when they hold for three days without dosing.',
         caution: 'Food-grade salts or better; potassium nitrate is an oxidiser, its sale limited by law in places.',
       },
+      ...NUTRIENTS_RAISED.map(({ id, label, perDay, until }): Step => ({
+        id: `step-1-${id}`,
+        title: `Raise ${label} today`,
+        act: 'dose',
+        raises: { parameter: id, perDay, until },
+        due: { by: 'raise-today' },
+      })),
     ],
     rules: [
       stop(1, { left: { parameter: 'po4' }, op: '>', right: 0.2 }, 'phosphate over 0.2 mg/L', 'stop'),

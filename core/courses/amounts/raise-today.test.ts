@@ -1,0 +1,103 @@
+import type { Content } from '../../journal/entry.ts'
+import { planCourse } from '../testing-plans.ts'
+
+/** A stock of potassium chloride with 50 mg of potassium in a mL, and one of sodium nitrate with 10 mg of nitrate. */
+const STOCKS: readonly Content[] = [
+  ['kcl', 'potassium-chloride', 50],
+  ['nitrate', 'sodium-nitrate', 10],
+].map(([productId, ingredient, mgPerMl]) => ({
+  kind: 'product-setup',
+  happened: '2026-10-20T00:00:00Z',
+  productId,
+  name: `${productId} stock`,
+  ingredient,
+  strength: { kind: 'solution', mgPerMl },
+  measure: { tool: 'syringe', step: 0.5 },
+})) as Content[]
+
+function course(definition: string, options: Record<string, string> = {}) {
+  const it = planCourse(definition, { options })
+  for (const stock of STOCKS) it.write(stock)
+  const due = (day: number) => it.plan(day).tasks.filter(({ act }) => act === 'dose')
+  const dose = (day: number, ingredient: string, massMg: number) =>
+    it.write({ kind: 'dose', ...it.at(day), tankId: 'tank', ingredient, amount: massMg / 50, unit: 'mL', massMg })
+  return { ...it, due, dose }
+}
+
+describe('potassium by hand, in 100 L', () => {
+  test('350 mg/L: no dose before today’s test; then 10 mg/L under the careful cap, 20 mL in four portions of 5', () => {
+    const it = course('element-correct', { element: 'k' })
+    it.read(-3, 'k', 350)
+    expect(it.due(0.6)).toEqual([])
+    it.read(0.6, 'k', 350)
+    const [task] = it.due(0.7)
+    // To the middle of 370 to 430 it is 50: five days. 10 mg/L × 100 L ÷ 50 mg/mL.
+    expect(task).toMatchObject({
+      step: 'step-2-dose',
+      ingredient: 'potassium-chloride',
+      title: 'Raise potassium today: kcl stock',
+      why: 'day 1 of 5 by today’s test',
+      makes: '350 mg/L → 360 mg/L',
+      dose: { amount: 20, unit: 'mL', productId: 'kcl' },
+      state: 'due',
+    })
+    expect(task!.how).toBe('In 4 portions of 5 mL, hours apart; logged once they are in.')
+    // What is minded stands beside it.
+    expect(task!.caution).toMatch(/second kit or a lab .*Test before each day’s dose/)
+  })
+  test('once it is in, none until the test of the next day', () => {
+    const it = course('element-correct', { element: 'k' })
+    it.read(0.6, 'k', 350)
+    it.dose(0.7, 'potassium-chloride', 1000)
+    expect(it.due(0.8)).toEqual([])
+    expect(it.due(1.2)).toEqual([])
+    it.read(1.3, 'k', 359)
+    expect(it.due(1.4)).toMatchObject([{ makes: expect.stringMatching(/^359 mg\/L → 36\d/) as string }])
+  })
+  test('a jump over the cap makes it wait for the rule that says to skip a day', () => {
+    const it = course('element-correct', { element: 'k' })
+    it.read(0.6, 'k', 350)
+    it.read(1.5, 'k', 372)
+    expect(it.due(1.55)).toMatchObject([{ waitsFor: ['potassium over its cap a day'] }])
+  })
+  test('at the middle of the band there is nothing to dose, and another element’s course doses none of it', () => {
+    const it = course('element-correct', { element: 'k' })
+    it.read(0.6, 'k', 401)
+    expect(it.due(0.7)).toEqual([])
+    const other = course('element-correct', { element: 'ca' })
+    other.read(0.6, 'k', 350)
+    expect(other.due(0.7)).toEqual([])
+  })
+  test('a pump that raises it is not helped by hand', () => {
+    const it = course('element-correct', { element: 'k' })
+    it.read(0.6, 'k', 350)
+    it.write({
+      kind: 'pump-plan',
+      ...it.at(0.55),
+      deviceId: 'pump',
+      tankId: 'tank',
+      productId: 'kcl',
+      mlByHour: Array.from({ length: 24 }, (_, hour) => (hour % 6 === 0 ? 5 : 0)),
+    })
+    expect(it.due(0.7)).toEqual([])
+  })
+})
+
+describe('nutrients, a little at a time', () => {
+  test('1 mg/L of nitrate up to 5; phosphate without a salt on the shelf is said in grams', () => {
+    const it = course('nutrient-raise')
+    it.read(0.6, 'no3', 1.5)
+    it.read(0.6, 'po4', 0.01)
+    const [nitrate, phosphate] = it.due(0.7)
+    // 1 mg/L × 100 L ÷ 10 mg/mL.
+    expect(nitrate).toMatchObject({ step: 'step-1-no3', dose: { amount: 10, unit: 'mL' } })
+    expect(phosphate).toMatchObject({ step: 'step-1-po4', dose: { unit: 'g', productId: null } })
+    // Of the dry salt 1.43 mg for 0.01 mg/L in 100 L: outbreaks.md 5.3.
+    expect(phosphate!.dose!.amount).toBeCloseTo(0.00286, 9)
+    expect(phosphate!.how).toMatch(/^Too little to weigh dry: make a stock/)
+    it.read(1.6, 'no3', 4.6)
+    expect(it.due(1.7)[0]!.dose).toMatchObject({ amount: 4 })
+    it.read(2.6, 'no3', 5)
+    expect(it.due(2.7).filter(({ step }) => step === 'step-1-no3')).toEqual([])
+  })
+})

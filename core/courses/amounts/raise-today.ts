@@ -1,0 +1,102 @@
+import type { RaiseStep } from '../../catalogue/courses/definitions.ts'
+import { ingredientById } from '../../catalogue/ingredient.ts'
+import { parameterById, type Parameter } from '../../catalogue/parameter.ts'
+import { pumpsInTank } from '../../devices/pumps-in-tank.ts'
+import type { Settings } from '../../household/settings.ts'
+import { shelfOf, type ShelfProduct } from '../../household/shelf.ts'
+import type { Tank } from '../../household/tanks.ts'
+import type { Journal } from '../../journal/journal.ts'
+import { raisedBy } from '../../readings/raises.ts'
+import { planRaise, type RaisePlan } from '../../water/correction/raise.ts'
+import { saltsFor, type CorrectionSalt } from '../../water/correction/salts.ts'
+import { correctionStart } from '../../water/correction/situation.ts'
+import { isUptakeCertain } from '../../water/uptake.ts'
+import { doseToLevel, type PlannedDose } from './planned-dose.ts'
+
+/** What raises a value today, and by how much. */
+export interface RaiseToday {
+  parameter: Parameter
+  salt: CorrectionSalt
+  product: ShelfProduct | null
+  testedAt: number
+  /** Today's reading, and what the whole dose makes of it before anything is taken up; in the parameter's unit. */
+  from: number
+  to: number
+  plan: RaisePlan
+  /** Of the product on the shelf; without one, in grams of the dry salt. */
+  dose: PlannedDose
+}
+
+/** Whether something that raises a parameter went into a tank since an instant. */
+const isRaisedSince = (journal: Journal, tankId: string, parameterId: string, since: number, now: number): boolean =>
+  journal
+    .ofKind('dose')
+    .some(
+      ({ at, content }) =>
+        content.tankId === tankId && at >= since && at <= now && raisedBy(content.ingredient, parameterId, 1) > 0,
+    )
+
+/**
+ * Today's dose of a salt by hand, from today's test and under the caps of a day: outbreaks.md 5.3, 5.4 and 5.2, element-correct and
+ * nutrient-raise.
+ * @param now ms
+ * @returns null without a net volume or a test of today, once it is dosed, at the target, and where a pump raises it
+ * @example
+ * raiseToday(journal, hall, { parameter: 'k', middleOf: [370, 430] }, settings, now)?.dose.amount // mL of the stock on the shelf
+ */
+export function raiseToday(
+  journal: Journal,
+  tank: Tank,
+  { parameter: parameterId, middleOf, perDay, until }: RaiseStep,
+  settings: Settings,
+  now: number,
+): RaiseToday | null {
+  const parameter = parameterById(parameterId)
+  const salts = saltsFor(parameterId)
+  if (!parameter || salts.length === 0) return null
+  const { netL, last, middle, uptake, hasSmallPolyps, levelOf } = correctionStart(journal, tank, parameter, now)
+  const { clock } = settings
+  if (netL === null || !last || clock.dayOf(last.at) !== clock.dayOf(now)) return null
+  if (isRaisedSince(journal, tank.id, parameterId, clock.instantAt(clock.dayOf(now)), now)) return null
+  const isByPump = pumpsInTank(journal, tank, settings.timeZone, now).some(({ rises }) =>
+    rises.some((rise) => rise.parameter.id === parameterId && rise.dosed > 0),
+  )
+  if (isByPump) return null
+  const aim = until ?? middle ?? (middleOf ? (middleOf[0] + middleOf[1]) / 2 : null)
+  if (aim === null || last.value >= aim) return null
+  const shelf = shelfOf(journal)
+  const owned = salts.find(({ id }) => shelf.some(({ ingredient }) => ingredient === id))
+  const salt = owned ?? salts[0]!
+  const product = shelf.find(({ ingredient }) => ingredient === salt.id) ?? null
+  const sideNow = salt.side ? levelOf(salt.side.parameter) : undefined
+  const planned = planRaise({
+    salt,
+    now: last.value,
+    target: perDay === undefined ? aim : Math.min(aim, last.value + perDay),
+    netL,
+    uptakePerDay: uptake && isUptakeCertain(uptake) ? uptake.perDay : 0,
+    hasSmallPolyps,
+    ...(sideNow !== undefined && { sideNow }),
+  })
+  if (!planned.ok) return null
+  const { dosedPerDay } = planned.value
+  const measured = doseToLevel(dosedPerDay / raisedBy(salt.id, parameterId, 1), netL, product)
+  // Without a product: grams of the dry salt, not of what it is counted in.
+  const dose =
+    measured && product === null ? { ...measured, amount: planned.value.gramsPerDay, unit: 'g' as const } : measured
+  return (
+    dose && {
+      parameter,
+      salt,
+      product,
+      testedAt: last.at,
+      from: last.value,
+      to: last.value + dosedPerDay,
+      plan: planned.value,
+      dose,
+    }
+  )
+}
+
+/** The salt in a sentence. */
+export const saltName = ({ id }: CorrectionSalt): string => ingredientById(id)?.name ?? id

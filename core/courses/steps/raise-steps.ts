@@ -1,0 +1,50 @@
+import type { Step } from '../../catalogue/courses/definitions.ts'
+import { tankById } from '../../household/tanks.ts'
+import { raiseCautions } from '../../water/correction/words.ts'
+import { figures } from '../../words/numbers.ts'
+import { parameterValue, quantityText } from '../../words/quantities.ts'
+import { raiseToday, saltName } from '../amounts/raise-today.ts'
+import { addSchedule } from './late-schedules.ts'
+import { stopsOf } from './plan-steps.ts'
+import { base, type Draft, type TaskInput } from './step-input.ts'
+
+/** A scale of 0.01 g weighs less than this only to a tenth or worse, g (EA). */
+const LEAST_WEIGHED_G = 0.1
+
+/** What is dosed of an element or a nutrient today, by hand: from today's test, and not before it. */
+function raiseTask(input: TaskInput, step: Step): Draft | null {
+  const { facts, journal, settings } = input
+  const { course, now } = facts
+  const tank = tankById(journal, course.tankId)
+  if (!tank || !step.raises || facts.endedTreatmentAt !== null) return null
+  const raise = raiseToday(journal, tank, step.raises, settings, now)
+  if (!raise) return null
+  const { clock, units } = settings
+  const { parameter, salt, product, plan, dose } = raise
+  const today = clock.dayOf(now)
+  const say = (value: number) => quantityText(parameterValue(parameter.id, value, units))
+  const each = dose.amount === null ? null : `${figures(dose.amount / plan.portions, 3)} ${dose.unit}`
+  const isTooLittle = product === null && dose.amount !== null && dose.amount < LEAST_WEIGHED_G
+  const waitsFor = stopsOf(input)
+  return {
+    // One a day: the day says which.
+    ...base(input, { ...step, caution: raiseCautions(salt).join(' ') }, today),
+    title: `${step.title}: ${product?.name ?? saltName(salt)}`,
+    why: plan.days > 1 ? `day 1 of ${plan.days} by today’s test` : 'by today’s test',
+    how: isTooLittle
+      ? 'Too little to weigh dry: make a stock of it, and put that on the shelf.'
+      : plan.portions > 1
+        ? `In ${plan.portions} portions${each === null ? '' : ` of ${each}`}, hours apart; logged once they are in.`
+        : 'At once, slowly, into strong flow.',
+    ingredient: salt.id,
+    dose,
+    makes: `${say(raise.from)} → ${say(raise.to)}${raise.to - raise.from - plan.risePerDay > 1e-9 ? ', of which some is taken up' : ''}`,
+    notBefore: clock.instantAt(today),
+    best: raise.testedAt,
+    notAfter: clock.instantAt(today + 1),
+    page: 'correct',
+    ...(waitsFor.length > 0 && { waitsFor }),
+  }
+}
+
+addSchedule('raise-today', raiseTask)
