@@ -44,27 +44,19 @@ for (const path of Object.values(reports)) rmSync(path, { force: true })
 ensureChecks()
 ensureChromium()
 
-/** What lint leaves of the other core: types, format, and the build that the end-to-end tests need. */
-async function besideLint() {
-  countOne(await run('type check', [`${MODULES}/typescript/bin/tsc`, '-p', 'tsconfig.json']))
-  countOne(await run('format', [`${MODULES}/prettier/bin/prettier.cjs`, '--check', '--log-level', 'warn', '.']))
-  await ensureBuilt()
-}
-
-// Each keeps one core busy, and neither writes what the other reads.
-const [, lint] = await Promise.all([
-  besideLint(),
-  run('lint', [
-    `${MODULES}/eslint/bin/eslint.js`,
-    '.',
-    '--max-warnings',
-    '0',
-    '--cache',
-    '--cache-location',
-    '.build/eslintcache',
-  ]),
+// Lint takes longest, and keeps one core busy: what else there is runs beside it, and neither writes what the other reads.
+const linting = run('lint', [
+  `${MODULES}/eslint/bin/eslint.js`,
+  '.',
+  '--max-warnings',
+  '0',
+  '--cache',
+  '--cache-location',
+  '.build/eslintcache',
 ])
-countOne(lint)
+countOne(await run('type check', [`${MODULES}/typescript/bin/tsc`, '-p', 'tsconfig.json']))
+countOne(await run('format', [`${MODULES}/prettier/bin/prettier.cjs`, '--check', '--log-level', 'warn', '.']))
+await ensureBuilt()
 
 const jest = await run('unit tests', [`${MODULES}/jest/bin/jest.js`, '--json', `--outputFile=${reports.jest}`])
 countReport(
@@ -72,6 +64,8 @@ countReport(
   (report) => ({ passed: report.numPassedTests, failed: report.numFailedTests + report.numRuntimeErrorTestSuites }),
   jest,
 )
+
+countOne(await linting)
 
 const e2e = await run('end-to-end tests', [`${MODULES}/@playwright/test/cli.js`, 'test'])
 countReport(reports.e2e, ({ stats }) => ({ passed: stats.expected, failed: stats.unexpected + stats.flaky }), e2e)
