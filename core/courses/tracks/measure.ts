@@ -62,15 +62,15 @@ export function roundsOf(
   })
 }
 
-/** How real a change has to be: two counts differ by more than 2 × √(n₁ + n₂), coverage by 14 points: outbreaks.md 7. */
-function isRealChange(measure: CountMeasure, first: number, last: number): boolean {
-  if (first === last) return false
-  const change = Math.abs(last - first)
-  if (measure === 'coverage') return change > COVERAGE_POINTS
-  if (measure === 'edge-mm') return change > EDGE_MM
-  if (COUNTED.has(measure)) return change > 2 * Math.sqrt(first + last)
-  return true
+/** By how much two values of a measure have to differ to be more than chance: counts by 2 × √(n₁ + n₂), coverage by 14 points: outbreaks.md 7. */
+export function leastRealChange(measure: CountMeasure, first: number, last: number): number {
+  if (measure === 'coverage') return COVERAGE_POINTS
+  if (measure === 'edge-mm') return EDGE_MM
+  return COUNTED.has(measure) ? 2 * Math.sqrt(Math.max(0, first + last)) : 0
 }
+
+const isRealChange = (measure: CountMeasure, first: number, last: number): boolean =>
+  Math.abs(last - first) > leastRealChange(measure, first, last)
 
 /** How far a single round may be off, for its bar: outbreaks.md 7. */
 export const measureNoise = (measure: CountMeasure, value: number): number =>

@@ -12,8 +12,9 @@ function chanceWords(chance: number): string {
   return times > 1000 ? 'less than 1 time in 1000' : `1 time in ${Math.max(2, times)}`
 }
 
-function verdictWords({ verdict, treated, untreated, chance, canBeSure }: TreatedUntreated): string {
-  const parts = `${plural(treated, 'patch', 'patches')} treated and ${untreated} left untreated`
+function verdictWords({ verdict, treated, untreated, chance, canBeSure, what, unit }: TreatedUntreated): string {
+  const parts = `${what === 'patch' ? plural(treated, 'patch', 'patches') : plural(treated, what)} treated and ${untreated} left untreated`
+  const err = unit === 'stages' ? 'one eye' : 'a count'
   switch (verdict) {
     case 'works':
       return `It works: with ${parts}, chance alone would do as much ${chanceWords(chance)}.`
@@ -22,9 +23,9 @@ function verdictWords({ verdict, treated, untreated, chance, canBeSure }: Treate
         ? `It looks as if it works, and it cannot be sure: with ${parts}, chance alone would do as much ${chanceWords(chance)}.`
         : `It looks as if it works: with ${parts}, chance alone would do as much ${chanceWords(chance)}.`
     case 'unclear':
-      return `Not clear yet: with ${parts}, they differ by no more than one eye may err.`
+      return `Not clear yet: with ${parts}, they differ by no more than ${err} may err.`
     case 'no-better':
-      return `No better than what was left untreated (${parts}): identify it again before more is dosed.`
+      return `No better than what was left untreated (${parts}): identify it again before more is done.`
   }
 }
 
@@ -33,7 +34,7 @@ export function ComparisonPanel({ compared }: { compared: TreatedUntreated }) {
   const { settings } = useHousehold()
   const now = useNow()
   const { clock } = settings
-  const { difference, verdict, treatedSince, at, endedAt, wanted } = compared
+  const { difference, verdict, treatedSince, at, endedAt, wanted, unit, isByChange } = compared
   const day = (ms: number) => dayBeside(clock.dayOf(ms), clock.dayOf(now))
   return (
     <section>
@@ -44,7 +45,7 @@ export function ComparisonPanel({ compared }: { compared: TreatedUntreated }) {
             {difference > 0 ? '+' : ''}
             {figures(difference, 2)}
           </Figure>{' '}
-          {Math.abs(difference) === 1 ? 'stage' : 'stages'}
+          {unit === 'stages' && Math.abs(difference) === 1 ? 'stage' : unit}
         </span>
       </Heading>
       <Stack $gap={6} style={{ paddingTop: 8 }}>
@@ -54,7 +55,8 @@ export function ComparisonPanel({ compared }: { compared: TreatedUntreated }) {
           <span>{verdictWords(compared)}</span>
         )}
         <Small>
-          Treated since {day(treatedSince)}, compared by the scores up to {day(at)}.
+          Treated since {day(treatedSince)}, compared by {isByChange ? 'what changed since, up to' : 'the scores up to'}{' '}
+          {day(at)}.
           {endedAt !== null &&
             ` What was left untreated was treated itself ${day(endedAt)}: nothing after that is compared.`}
           {wanted !== null && ` Next time leave ${wanted} of them untreated: then a clear result is more than chance.`}

@@ -1,10 +1,15 @@
+import { untreatedChoice } from '../../../../core/courses/outlook/plans/treated-untreated.ts'
 import type { CoursePlan } from '../../../../core/courses/plan.ts'
 import { measureNoise, type MeasureState } from '../../../../core/courses/tracks/measure.ts'
 import { partById } from '../../../../core/household/parts.ts'
 import { dayAs } from '../../../../core/time/words.ts'
+import { iso } from '../../../../core/time/zone.ts'
 import { capital, figures } from '../../../../core/words/numbers.ts'
+import { thisInstant } from '../../../frame/now.tsx'
+import { useKeeping, UnkeptNote } from '../../../journal/keeping.tsx'
 import { useHousehold } from '../../../journal/provider.tsx'
-import { Figure, Heading, Quiet, Ruled, Small } from '../../../look/text.ts'
+import { PlainButton } from '../../../look/buttons.ts'
+import { Figure, Heading, Line, Quiet, Ruled, Small } from '../../../look/text.ts'
 import { Legend } from './legend.ts'
 import { ResponseChart } from './ResponseChart.tsx'
 
@@ -53,7 +58,9 @@ export function MeasurePanel({ plan, measure }: { plan: CoursePlan; measure: Mea
           <tbody>
             {counted.map(({ partId, value }) => (
               <tr key={partId}>
-                <th scope="row">{partById(journal, partId)?.name ?? partId}</th>
+                <th scope="row">
+                  {partById(journal, partId)?.name ?? partId} <UntreatedWord plan={plan} partId={partId} />
+                </th>
                 <td style={{ textAlign: 'right' }}>
                   <Figure $size={17}>{figures(value, 3)}</Figure> <Quiet>{track.unit}</Quiet>
                 </td>
@@ -63,6 +70,36 @@ export function MeasurePanel({ plan, measure }: { plan: CoursePlan; measure: Mea
         </Ruled>
       )}
     </section>
+  )
+}
+
+/** Whether a rock is left alone to compare with, and the press that changes it: corals share their water, and none is untreated. */
+function UntreatedWord({ plan, partId }: { plan: CoursePlan; partId: string }) {
+  const { journal, settings } = useHousehold()
+  const { keep, busy, unkept } = useKeeping()
+  const part = partById(journal, partId)
+  if (!part) return null
+  const choice = untreatedChoice(plan, part)
+  if (choice === null && part.releasedAt === null) return null
+  const turn = (control: boolean) =>
+    void keep([{ kind: 'part-change', happened: iso(thisInstant()), partId, changes: { control } }])
+  return (
+    <Line $gap={10}>
+      {part.releasedAt !== null && (
+        <Small>untreated until {dayAs(settings.clock.dayOf(part.releasedAt), 'd MMM')}</Small>
+      )}
+      {part.control && <Small>left untreated</Small>}
+      {choice && (
+        <PlainButton
+          aria-label={choice === 'treat' ? `treat ${part.name} from now on` : `leave ${part.name} untreated`}
+          onPress={() => turn(choice === 'leave')}
+          isDisabled={busy}
+        >
+          {choice === 'treat' ? 'treat it too' : 'leave it untreated'}
+        </PlainButton>
+      )}
+      {unkept && <UnkeptNote unkept={unkept} />}
+    </Line>
   )
 }
 
