@@ -61,7 +61,7 @@ const rock = (partId: string): Content => ({
 const open = (path: string, ...contents: Content[]) =>
   openScreens(
     { '/courses/new': <StartCourse />, '/courses/:courseId': <CoursePage /> },
-    ['course-start', 'count', 'course-mark', 'task', 'case-mark'],
+    ['course-start', 'count', 'course-mark', 'task', 'case-mark', 'part-change', 'dose'],
     sampleOf(...HOUSE, ...contents),
     path,
   )
@@ -102,6 +102,67 @@ describe('a plan on its page', () => {
         tankId: 'reef',
       }),
     )
+  })
+
+  test('a rock is left untreated at a press, and compared with those that were worked on', async () => {
+    const counted = (daysAgo: number, measure: string, values: Record<string, number>): Content =>
+      ({
+        ...count(daysAgo, measure, 0),
+        values: undefined,
+        parts: Object.entries(values).map(([partId, value]) => ({ partId, value })),
+      }) as Content
+    const { user, lines } = await open(
+      '/courses/p',
+      start('anemone-bench', 7.1),
+      rock('a'),
+      rock('b'),
+      counted(7, 'pest-count', { a: 30, b: 30 }),
+      counted(6, 'removed', { a: 29 }),
+      counted(1, 'pest-count', { a: 2, b: 44 }),
+    )
+    expect(screen.queryByRole('button', { name: 'leave rock a untreated' })).toBeNull()
+    await user.click(await screen.findByRole('button', { name: 'leave rock b untreated' }))
+    await waitFor(() => expect(lines('part-change')).toMatchObject([{ partId: 'b', changes: { control: true } }]))
+    expect(await screen.findByRole('heading', { name: /^Treated against untreated −42/ })).toBeVisible()
+    expect(screen.getByText(/with 1 rock treated and 1 left untreated, chance alone/)).toBeVisible()
+    expect(screen.getByRole('button', { name: 'treat rock b from now on' })).toBeVisible()
+  })
+
+  test('an element: after today’s test its portion stands with what is minded, and is logged as a dose of the course', async () => {
+    const reading = (minutes: number, parameter: string, value: number, unit: string): Content => ({
+      kind: 'reading',
+      happened: fromNow(minutes),
+      tankId: 'reef',
+      parameter,
+      result: { kind: 'value', value },
+      unit,
+    })
+    const { user, lines } = await open(
+      '/courses/p',
+      start('element-correct', 0.001, { options: { element: 'k' } }),
+      {
+        kind: 'product-setup',
+        happened: fromNow(-50 * DAY),
+        productId: 'kcl',
+        name: 'potash',
+        ingredient: 'potassium-chloride',
+        strength: { kind: 'solution', mgPerMl: 50 },
+        measure: { tool: 'syringe', step: 1 },
+      },
+      reading(0, 'k', 350, 'mg/L'),
+      reading(0, 'alk-kh', 8, 'dKH'),
+    )
+    // 10 mg/L of potassium in 300 L, from 50 mg/mL.
+    expect(await screen.findByText('350 mg/L → 360 mg/L')).toBeVisible()
+    expect(screen.getByText(/second kit or a lab before the first dose/)).toBeVisible()
+    expect(screen.queryByText(/licensed aquatic veterinarian/)).toBeNull()
+    await user.click(screen.getByRole('button', { name: 'Log 60 mL' }))
+    await waitFor(() =>
+      expect(lines('dose')).toMatchObject([
+        { ingredient: 'potassium-chloride', amount: 60, massMg: 3000, courseId: 'p' },
+      ]),
+    )
+    await waitFor(() => expect(screen.queryByText('350 mg/L → 360 mg/L')).toBeNull())
   })
 
   test('rocks are counted one by one, with a press each, and logged at one press', async () => {
