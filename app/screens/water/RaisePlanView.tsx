@@ -8,7 +8,7 @@ import type { Tank } from '../../../core/household/tanks.ts'
 import { measuredDown } from '../../../core/dosing/measured-down.ts'
 import { raisedBy } from '../../../core/readings/raises.ts'
 import { planRaise } from '../../../core/water/correction/raise.ts'
-import { raiseCap, saltsFor, type Pace } from '../../../core/water/correction/salts.ts'
+import { preferredSalt, raiseCap, saltsFor, type Pace } from '../../../core/water/correction/salts.ts'
 import type { CorrectionStart } from '../../../core/water/correction/situation.ts'
 import { raiseCautions } from '../../../core/water/correction/words.ts'
 import { isUptakeCertain } from '../../../core/water/uptake.ts'
@@ -49,11 +49,9 @@ export function RaisePlanView({ tank, start, netL, from, to, values, change }: C
   const course = raiseCourse(parameter.id)
   const salts = saltsFor(parameter.id)
   const shelf = shelfOf(journal)
-  // What stands on the shelf comes first.
-  const owned = salts.find(({ id }) => shelf.some(({ ingredient }) => ingredient === id))
   const form = useForm({
     values: {
-      salt: values['salt'] ?? owned?.id ?? salts[0]?.id ?? '',
+      salt: values['salt'] ?? preferredSalt(parameter.id, shelf)?.id ?? '',
       pace: values['pace'] ?? 'careful',
       uptake: values['uptake'] ?? (start.uptake && isUptakeCertain(start.uptake) ? 'with' : 'without'),
     },

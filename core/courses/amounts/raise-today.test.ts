@@ -36,7 +36,7 @@ describe('potassium by hand, in 100 L', () => {
       step: 'step-2-dose',
       ingredient: 'potassium-chloride',
       title: 'Raise potassium today: kcl stock',
-      why: 'day 1 of 5 by today’s test',
+      why: 'by today’s test; 5 days like this make 400 mg/L',
       makes: '350 mg/L → 360 mg/L',
       dose: { amount: 20, unit: 'mL', productId: 'kcl' },
       state: 'due',
@@ -67,6 +67,28 @@ describe('potassium by hand, in 100 L', () => {
     const other = course('element-correct', { element: 'ca' })
     other.read(0.6, 'k', 350)
     expect(other.due(0.7)).toEqual([])
+  })
+  test('alkalinity under the careful cap, in portions of a quarter of a degree', () => {
+    const it = course('element-correct', { element: 'alk-kh' })
+    it.write({
+      kind: 'product-setup',
+      ...it.at(-5),
+      productId: 'soda',
+      name: 'baking soda',
+      ingredient: 'sodium-bicarbonate',
+      strength: { kind: 'powder', activeFraction: 1 },
+      measure: { tool: 'scale', step: 0.01 },
+    })
+    it.read(0.6, 'alk-kh', 7, 'dKH')
+    // To 8.75 at half a degree a day: four days of 0.4375, 30 mg/L a degree in 100 L.
+    expect(it.due(0.7)).toMatchObject([
+      {
+        ingredient: 'sodium-bicarbonate',
+        dose: { amount: 1.31, unit: 'g' },
+        how: 'In 2 portions of 0.655 g, hours apart; logged once they are in.',
+      },
+    ])
+    expect(it.due(0.7)[0]!.makes).toMatch(/^7\.0 dKH → 7\.4 dKH$/)
   })
   test('a pump that raises it is not helped by hand', () => {
     const it = course('element-correct', { element: 'k' })

@@ -8,7 +8,7 @@ import type { Tank } from '../../household/tanks.ts'
 import type { Journal } from '../../journal/journal.ts'
 import { raisedBy } from '../../readings/raises.ts'
 import { planRaise, type RaisePlan } from '../../water/correction/raise.ts'
-import { saltsFor, type CorrectionSalt } from '../../water/correction/salts.ts'
+import { preferredSalt, type CorrectionSalt } from '../../water/correction/salts.ts'
 import { correctionStart } from '../../water/correction/situation.ts'
 import { isUptakeCertain } from '../../water/uptake.ts'
 import { doseToLevel, type PlannedDose } from './planned-dose.ts'
@@ -22,6 +22,8 @@ export interface RaiseToday {
   /** Today's reading, and what the whole dose makes of it before anything is taken up; in the parameter's unit. */
   from: number
   to: number
+  /** What it is raised to over the days. */
+  aim: number
   plan: RaisePlan
   /** Of the product on the shelf; without one, in grams of the dry salt. */
   dose: PlannedDose
@@ -52,8 +54,7 @@ export function raiseToday(
   now: number,
 ): RaiseToday | null {
   const parameter = parameterById(parameterId)
-  const salts = saltsFor(parameterId)
-  if (!parameter || salts.length === 0) return null
+  if (!parameter) return null
   const { netL, last, middle, uptake, hasSmallPolyps, levelOf } = correctionStart(journal, tank, parameter, now)
   const { clock } = settings
   if (netL === null || !last || clock.dayOf(last.at) !== clock.dayOf(now)) return null
@@ -65,8 +66,8 @@ export function raiseToday(
   const aim = until ?? middle ?? (middleOf ? (middleOf[0] + middleOf[1]) / 2 : null)
   if (aim === null || last.value >= aim) return null
   const shelf = shelfOf(journal)
-  const owned = salts.find(({ id }) => shelf.some(({ ingredient }) => ingredient === id))
-  const salt = owned ?? salts[0]!
+  const salt = preferredSalt(parameterId, shelf)
+  if (!salt) return null
   const product = shelf.find(({ ingredient }) => ingredient === salt.id) ?? null
   const sideNow = salt.side ? levelOf(salt.side.parameter) : undefined
   const planned = planRaise({
@@ -92,6 +93,7 @@ export function raiseToday(
       testedAt: last.at,
       from: last.value,
       to: last.value + dosedPerDay,
+      aim,
       plan: planned.value,
       dose,
     }

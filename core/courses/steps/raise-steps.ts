@@ -30,7 +30,7 @@ function raiseTask(input: TaskInput, step: Step): Draft | null {
     // One a day: the day says which.
     ...base(input, { ...step, caution: raiseCautions(salt).join(' ') }, today),
     title: `${step.title}: ${product?.name ?? saltName(salt)}`,
-    why: plan.days > 1 ? `day 1 of ${plan.days} by today’s test` : 'by today’s test',
+    why: plan.days > 1 ? `by today’s test; ${plan.days} days like this make ${say(raise.aim)}` : 'by today’s test',
     how: isTooLittle
       ? 'Too little to weigh dry: make a stock of it, and put that on the shelf.'
       : plan.portions > 1

@@ -62,6 +62,15 @@ export const saltsFor = (parameter: string): CorrectionSalt[] =>
 const TENDER: ReadonlySet<ParameterId> = new Set(['alk-kh', 'no3'])
 
 /**
+ * The salt that is taken for a parameter unless another is chosen: one that stands on the shelf, else the handbook's first.
+ * @returns undefined where no salt raises it
+ */
+export function preferredSalt(parameter: string, shelf: readonly { ingredient: string }[]): CorrectionSalt | undefined {
+  const salts = saltsFor(parameter)
+  return salts.find(({ id }) => shelf.some(({ ingredient }) => ingredient === id)) ?? salts[0]
+}
+
+/**
  * How much of a parameter may be raised in a day, outbreaks.md 5.4.
  * @param hasSmallPolyps whether small-polyp corals live in the water: what the table halves for them is halved at any pace
  * @returns in the parameter's unit; null where the table has none
