@@ -6,8 +6,7 @@ export default defineConfig({
   testMatch: '**/*.e2e.ts',
   outputDir: 'test-results',
   fullyParallel: true,
-  // Journeys wait for clocks and drawings much of their time: three keep two cores busy.
-  workers: 3,
+  workers: 2,
   forbidOnly: true,
   retries: 0,
   // A busy machine may be five times as slow: a test that passes takes no longer for it.
