@@ -15,7 +15,7 @@ export async function axe(page: Page, within?: string, looks: readonly Look[] = 
       document.documentElement.dataset['look'] = chosen
     }, look)
     // No frames of another origin are in it: without them axe needs no page of its own to end in, and takes half the time.
-    const builder = new AxeBuilder({ page }).setLegacyMode()
+    const builder = new AxeBuilder({ page }).setLegacyMode().options({ resultTypes: ['violations'] })
     if (within) builder.include(within)
     const { violations } = await (look === 'night' ? builder.withRules(['color-contrast']) : builder).analyze()
     for (const { id, nodes } of violations)
