@@ -1,5 +1,5 @@
 import type { Control, FieldPath, FieldValues } from 'react-hook-form'
-import { CAME_IN_WORDS } from '../../core/courses/wait-warnings.ts'
+import { CAME_IN_WORDS } from '../../core/courses/warnings/wait-warnings.ts'
 import { tanksOf } from '../../core/household/tanks.ts'
 import type { ContentOf } from '../../core/journal/entry.ts'
 import { SelectField } from '../fields/fields.tsx'

@@ -13,7 +13,7 @@ import { measureText } from '../../core/words/measure.ts'
 import { figures } from '../../core/words/numbers.ts'
 import type { FormName } from './acts/act-props.ts'
 import { TaskAct } from './acts/TaskAct.tsx'
-import { waitingOf } from '../../core/courses/waiting.ts'
+import { waitingOf } from '../../core/courses/warnings/waiting.ts'
 import { amountText, makesText } from './words.ts'
 
 const ToolChoice = lazy(async () => ({ default: (await import('../safety/ToolChoice.tsx')).ToolChoice }))

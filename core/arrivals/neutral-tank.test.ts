@@ -1,4 +1,4 @@
-import { fragTub } from '../courses/testing-corals.ts'
+import { fragTub } from '../courses/testing/corals.ts'
 import { neutralTankFaults } from './neutral-tank.ts'
 
 const rival = (it: ReturnType<typeof fragTub>, animalId: string, tankId: string) =>

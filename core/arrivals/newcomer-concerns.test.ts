@@ -1,4 +1,4 @@
-import { ramped, type Ward } from '../courses/testing.ts'
+import { ramped, type Ward } from '../courses/testing/ward.ts'
 import { newcomerWaterConcerns } from './newcomer-concerns.ts'
 
 const SHRIMP = { animalId: 's', species: 'sexy shrimp', group: 'shrimp-crab-snail', count: 1 }

@@ -1,4 +1,4 @@
-import { fragTub } from '../courses/testing-corals.ts'
+import { fragTub } from '../courses/testing/corals.ts'
 import { iso, MS_PER_MINUTE } from '../time/zone.ts'
 import { benchAddress, benchProcedureFor } from './for-task.ts'
 import { benchRun } from './follow.ts'

@@ -1,4 +1,4 @@
-import { fragTub } from '../courses/testing-corals.ts'
+import { fragTub } from '../courses/testing/corals.ts'
 import { countEffects } from '../courses/outlook/count-effects.ts'
 import { concernsOf } from '../safety/concerns.ts'
 import { doubtOf } from '../safety/guard.ts'

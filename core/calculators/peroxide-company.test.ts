@@ -1,4 +1,4 @@
-import { ward } from '../courses/testing.ts'
+import { ward } from '../courses/testing/ward.ts'
 import { peroxideCompanyIn } from './peroxide-company.ts'
 
 test('the most sensitive in the water decide; an empty tank is not taken for a bare one', () => {

@@ -1,5 +1,5 @@
-import { ramped, ward, one, ofKind, amount, wall } from './testing.ts'
-import { standingOf } from './standing.ts'
+import { ramped, ward, one, ofKind, amount, wall } from './testing/ward.ts'
+import { standingOf } from './standing/standing.ts'
 import { courseById } from './course.ts'
 
 /** 60 L under chloroquine: 13.2 mg/L is 792 mg, 79.2 mL of 10 mg in a mL. */

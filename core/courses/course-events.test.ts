@@ -1,4 +1,4 @@
-import { ofKind, one, ramped, wall, ward, type Ward } from './testing.ts'
+import { ofKind, one, ramped, wall, ward, type Ward } from './testing/ward.ts'
 import { ifChanged } from './outlook/what-if.ts'
 import { taskContents } from './task-contents.ts'
 

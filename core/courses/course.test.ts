@@ -6,7 +6,7 @@ import { definitionById } from '../catalogue/courses/definitions.ts'
 import { bathAmount, plannedBath } from './amounts/planned-bath.ts'
 import { materialsOf } from '../catalogue/courses/materials.ts'
 import { shelfNeeds } from './amounts/shelf-needs.ts'
-import { twoSets } from './testing-rounds.ts'
+import { twoSets } from './testing/rounds.ts'
 import { doseById } from '../catalogue/treatments/treatments.ts'
 
 const happened = '2026-11-01T18:00:00Z'

@@ -2,7 +2,7 @@ import { DEFINITIONS } from '../catalogue/courses/all-definitions.ts'
 import type { Condition, Definition } from '../catalogue/courses/definitions.ts'
 import { PLAN_STEPS, PLANS } from '../catalogue/handbook/plans.data.ts'
 import { procedureById } from '../catalogue/procedures/procedures.ts'
-import { planCourse } from './testing-plans.ts'
+import { planCourse } from './testing/plans.ts'
 
 const plans = DEFINITIONS.filter(({ kind }) => kind === 'plan')
 const definitionOf = (id: string): Definition => DEFINITIONS.find((one) => one.id === id)!

@@ -1,7 +1,7 @@
 import { DEFINITIONS } from '../catalogue/courses/all-definitions.ts'
 import { withChosenParts } from '../catalogue/courses/definitions.ts'
 import { hoursBeforeDrug } from './outlook/preview.ts'
-import { quarantine } from './testing-schools.ts'
+import { quarantine } from './testing/schools.ts'
 
 /** Best times of a step's tasks on the wall. */
 const best = (definition: string, step: string, { options = {}, horizonDays = 60, eats = true } = {}) => {

@@ -6,7 +6,7 @@ import type { Content } from '../journal/entry.ts'
 import { Journal } from '../journal/journal.ts'
 import { MS_PER_HOUR, zoneClock } from '../time/zone.ts'
 import { courseById } from './course.ts'
-import { standingOf } from './standing.ts'
+import { standingOf } from './standing/standing.ts'
 
 const ORIGIN = Date.parse('2026-10-20T12:00:00Z')
 const settings: Settings = { timeZone: 'Europe/Lisbon', units: METRIC, clock: zoneClock('Europe/Lisbon') }

@@ -1,6 +1,6 @@
 import { DEFINITIONS } from '../catalogue/courses/all-definitions.ts'
 import type { Condition } from '../catalogue/courses/definitions.ts'
-import { planCourse } from './testing-plans.ts'
+import { planCourse } from './testing/plans.ts'
 
 type Course = ReturnType<typeof planCourse>
 type Say = (it: Course) => void

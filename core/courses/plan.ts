@@ -2,7 +2,14 @@ import type { Settings } from '../household/settings.ts'
 import type { Journal } from '../journal/journal.ts'
 import type { Day } from '../time/zone.ts'
 import { isDrugCourse, runningIn, type Course, type DrugCourse } from './course.ts'
-import { isDrugRecord, knownLevel, recordOf, type CourseRecord, type DrugRecord, type KnownLevel } from './record.ts'
+import {
+  isDrugRecord,
+  knownLevel,
+  recordOf,
+  type CourseRecord,
+  type DrugRecord,
+  type KnownLevel,
+} from './record/record.ts'
 import { rampState, type RampState } from './amounts/ramp.ts'
 import { rulesOf, type RuleState } from './rules/rules.ts'
 import type { DrugState } from './steps/step-input.ts'
@@ -19,8 +26,8 @@ import { countSeries, type SeriesState } from './tracks/series.ts'
 import { countDips, type DipsState } from './tracks/dips.ts'
 import { countElapsed, type ElapsedState } from './tracks/elapsed.ts'
 import { observationOf, watchFromOf, type Observation } from './tracks/watch.ts'
-import { warningsOf, type CourseWarning } from './warnings.ts'
-import { livingOf, watched } from './watched.ts'
+import { warningsOf, type CourseWarning } from './warnings/warnings.ts'
+import { livingOf, watched } from './record/watched.ts'
 
 /** What a course is doing. */
 export type Phase =

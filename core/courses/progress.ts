@@ -1,6 +1,6 @@
 import type { Journal } from '../journal/journal.ts'
 import type { Course } from './course.ts'
-import { isDrugRecord, recordOf } from './record.ts'
+import { isDrugRecord, recordOf } from './record/record.ts'
 import { countLevel, isTested } from './tracks/level.ts'
 import { countAllDoses } from './tracks/doses.ts'
 import { countRounds } from './tracks/rounds.ts'

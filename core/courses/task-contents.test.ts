@@ -6,7 +6,7 @@ import { doseById } from '../catalogue/treatments/treatments.ts'
 import { contentFault } from '../journal/check.ts'
 import { productById } from '../household/shelf.ts'
 import { dilute, doseToward } from './amounts/planned-dose.ts'
-import { ramped, wall, ward, type Ward } from './testing.ts'
+import { ramped, wall, ward, type Ward } from './testing/ward.ts'
 
 const courseOf = (it: Ward) => courseById(it.journal, 'c')!
 const taskOf = (it: Ward, day: number, time: string, step: string) =>

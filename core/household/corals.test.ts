@@ -1,4 +1,4 @@
-import { fragTub } from '../courses/testing-corals.ts'
+import { fragTub } from '../courses/testing/corals.ts'
 import { feedsWithFilms, filmContent } from '../courses/outlook/feeds-and-films.ts'
 import { refugeScores } from '../courses/outlook/refuge.ts'
 import { courseById } from '../courses/course.ts'

@@ -1,7 +1,7 @@
 import type { Content } from '../journal/entry.ts'
 import { arrival } from '../journal/testing.ts'
 
-import { planCourse } from '../courses/testing-plans.ts'
+import { planCourse } from '../courses/testing/plans.ts'
 import { headCountContents, headsIn, headSightings } from './head-count.ts'
 
 const AT = Date.parse('2026-06-01T12:00:00Z')

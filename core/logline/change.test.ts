@@ -1,4 +1,4 @@
-import { ward } from '../courses/testing.ts'
+import { ward } from '../courses/testing/ward.ts'
 import { readLine } from './read.ts'
 
 const it = ward()

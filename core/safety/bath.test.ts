@@ -1,5 +1,5 @@
 import type { Content, ContentOf } from '../journal/entry.ts'
-import { twoSets } from '../courses/testing-rounds.ts'
+import { twoSets } from '../courses/testing/rounds.ts'
 import { concernsOf } from './concerns.ts'
 
 const bath = (extra: Partial<ContentOf<'bath'>> = {}): ContentOf<'bath'> => ({

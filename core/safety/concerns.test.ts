@@ -1,4 +1,4 @@
-import { ramped, ward, type Ward } from '../courses/testing.ts'
+import { ramped, ward, type Ward } from '../courses/testing/ward.ts'
 import type { Content, ContentOf } from '../journal/entry.ts'
 import { concernsOf } from './concerns.ts'
 import { doubtOf } from './guard.ts'

@@ -1,6 +1,6 @@
 import type { Content } from '../journal/entry.ts'
 import { readLine } from '../logline/read.ts'
-import { ramped, type Ward } from '../courses/testing.ts'
+import { ramped, type Ward } from '../courses/testing/ward.ts'
 
 const typed = (it: Ward, line: string, day = 3, time = '08:00') =>
   readLine(line, { journal: it.journal, settings: it.settings, now: it.ms(day, time) })

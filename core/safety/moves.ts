@@ -1,5 +1,5 @@
 import { animalGroupById } from '../catalogue/animal-group.ts'
-import { isDrugRecord, recordOf } from '../courses/record.ts'
+import { isDrugRecord, recordOf } from '../courses/record/record.ts'
 import { countLevel } from '../courses/tracks/level.ts'
 import { setState } from '../courses/tracks/sets.ts'
 import { countRounds } from '../courses/tracks/rounds.ts'

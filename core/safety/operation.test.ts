@@ -1,4 +1,4 @@
-import { ramped } from '../courses/testing.ts'
+import { ramped } from '../courses/testing/ward.ts'
 import { FORMAT_NAME, FORMAT_VERSION } from '../journal/format.ts'
 import { runOperation } from '../operations/run.ts'
 

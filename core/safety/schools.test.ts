@@ -1,5 +1,5 @@
 import type { ContentOf } from '../journal/entry.ts'
-import { quarantine, type Quarantine } from '../courses/testing-schools.ts'
+import { quarantine, type Quarantine } from '../courses/testing/schools.ts'
 import { concernsOf, type Concern } from './concerns.ts'
 
 const words = (concerns: readonly Concern[]) => concerns.map(({ rule, severity }) => `${rule}: ${severity}`)

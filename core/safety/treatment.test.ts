@@ -2,7 +2,7 @@ import { doseById } from '../catalogue/treatments/treatments.ts'
 import type { Content } from '../journal/entry.ts'
 import { directDose } from '../courses/amounts/direct-dose.ts'
 import { treatmentConcerns } from './concerns.ts'
-import { ward, type Ward } from '../courses/testing.ts'
+import { ward, type Ward } from '../courses/testing/ward.ts'
 
 const CHELATED = { agent: 'cu-chelated', dose: doseById('cu-chelated-std')!, direct: false, rampHours: 24 }
 /** What speaks against chelated copper before a course has begun. */

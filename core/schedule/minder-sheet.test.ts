@@ -1,4 +1,4 @@
-import { quarantine } from '../courses/testing-schools.ts'
+import { quarantine } from '../courses/testing/schools.ts'
 import { minderSheet } from './minder-sheet.ts'
 
 const sheet = (it: ReturnType<typeof quarantine>, from: number, until: number) => {

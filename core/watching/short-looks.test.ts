@@ -1,7 +1,7 @@
 import { SHORT_LOOKS } from '../catalogue/watching.data.ts'
 import { SESSIONS } from '../catalogue/handbook/observing.data.ts'
 import { signById } from '../catalogue/sign.ts'
-import { quarantine } from '../courses/testing-schools.ts'
+import { quarantine } from '../courses/testing/schools.ts'
 import { judgeBreaths, usualBreaths } from './baseline.ts'
 import { dayOfLooks, lookById, shortLookContent, WATCH_MINUTES } from './short-looks.ts'
 

@@ -1,6 +1,6 @@
 import { useState } from 'react'
 import { isOnScale, measureScale, scaleWords } from '../../../core/catalogue/measures.ts'
-import { countedParts } from '../../../core/courses/counted-parts.ts'
+import { countedParts } from '../../../core/courses/record/counted-parts.ts'
 import type { Content } from '../../../core/journal/entry.ts'
 import { iso } from '../../../core/time/zone.ts'
 import { numberIn } from '../../fields/number-in.ts'

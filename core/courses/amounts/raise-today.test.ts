@@ -1,5 +1,5 @@
 import type { Content } from '../../journal/entry.ts'
-import { planCourse } from '../testing-plans.ts'
+import { planCourse } from '../testing/plans.ts'
 
 /** A stock of potassium chloride with 50 mg of potassium in a mL, and one of sodium nitrate with 10 mg of nitrate. */
 const STOCKS: readonly Content[] = [

@@ -2,7 +2,7 @@ import { DEFINITIONS } from '../../catalogue/courses/all-definitions.ts'
 import { drugsOf } from './drug-choices.ts'
 import { rampLevels } from './ramp.ts'
 import { doseById } from '../../catalogue/treatments/treatments.ts'
-import { amount, one, wall, ward, window, type Ward } from '../testing.ts'
+import { amount, one, wall, ward, window, type Ward } from '../testing/ward.ts'
 
 /** Follows a course from its start, doing every ramp step at its best time; what each was. */
 function rampBook(it: Ward): string[] {

@@ -1,7 +1,7 @@
 import { rampOf } from '../../catalogue/treatments/treatments.ts'
 import { levelAfter } from '../../concentration/events.ts'
 import type { DrugCourse } from '../course.ts'
-import type { DrugRecord, KnownLevel } from '../record.ts'
+import type { DrugRecord, KnownLevel } from '../record/record.ts'
 
 /** A level counts as reached a little under it: kits and syringes are not better. */
 const REACHED = 0.95

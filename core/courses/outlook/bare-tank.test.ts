@@ -1,5 +1,5 @@
 import { NH4_PER_N } from '../../units/units.ts'
-import { twoSets } from '../testing-rounds.ts'
+import { twoSets } from '../testing/rounds.ts'
 import { ammoniaAhead } from './bare-tank.ts'
 
 const tan = (it: ReturnType<typeof twoSets>, hours: number, tankId: string, value: number) =>

@@ -1,5 +1,5 @@
-import { windowsOf, twoSets } from '../testing-rounds.ts'
-import { ramped } from '../testing.ts'
+import { windowsOf, twoSets } from '../testing/rounds.ts'
+import { ramped } from '../testing/ward.ts'
 import { MS_PER_HOUR } from '../../time/zone.ts'
 import { consequencesOf } from './consequences.ts'
 

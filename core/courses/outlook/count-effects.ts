@@ -3,9 +3,9 @@ import type { Content } from '../../journal/entry.ts'
 import type { Journal } from '../../journal/journal.ts'
 import { coursesOf, courseById, type Course } from '../course.ts'
 import { fullCourseName } from '../names.ts'
-import { standingOf } from '../standing.ts'
+import { standingOf } from '../standing/standing.ts'
 import { withHappenings } from './what-if-entry.ts'
-import type { CourseStanding } from '../standing.schema.ts'
+import type { CourseStanding } from '../standing/standing.schema.ts'
 
 type Count = CourseStanding['counts'][number]
 

@@ -6,7 +6,7 @@ import { countDips } from '../tracks/dips.ts'
 import { countAllDoses, type DosesState } from '../tracks/doses.ts'
 import { countSalinity } from '../tracks/salinity.ts'
 import { observationOf, watchFromOf, type Observation } from '../tracks/watch.ts'
-import { watched } from '../watched.ts'
+import { watched } from '../record/watched.ts'
 
 /** What something would do to one count of a course. */
 export interface CountOutcome {

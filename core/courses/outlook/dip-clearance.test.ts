@@ -1,4 +1,4 @@
-import { fragTub } from '../testing-corals.ts'
+import { fragTub } from '../testing/corals.ts'
 import { pestClearanceByCounts } from '../../pests/clearance-by-counts.ts'
 import { runOperation } from '../../operations/run.ts'
 import { chancesText, clearanceInput, dipAssumptions } from './dip-clearance.ts'

@@ -1,7 +1,7 @@
 import type { Content } from '../../journal/entry.ts'
 import { runOperation } from '../../operations/run.ts'
 import { lifeModelOf } from '../../catalogue/treatments/treatments.ts'
-import { quarantine, type Quarantine } from '../testing-schools.ts'
+import { quarantine, type Quarantine } from '../testing/schools.ts'
 import { alkalinityOutlook, fallowCurve, priceOfWaiting } from './fallow-price.ts'
 import { fishlessRisk, usualSlowShare } from './fishless-risk.ts'
 

@@ -1,5 +1,5 @@
 import type { ContentOf } from '../../journal/entry.ts'
-import { twoSets } from '../testing-rounds.ts'
+import { twoSets } from '../testing/rounds.ts'
 import { fitStart, unkeptBeside } from './fit-away.ts'
 
 const draft = (it: ReturnType<typeof twoSets>, definition: string): ContentOf<'course-start'> => ({

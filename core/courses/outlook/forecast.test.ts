@@ -4,7 +4,7 @@ import { MS_PER_DAY, MS_PER_HOUR } from '../../time/zone.ts'
 import { shelfCheck } from '../amounts/shelf-check.ts'
 import { needsThreeReadings, rangeVerdict } from '../range-words.ts'
 import { doseById } from '../../catalogue/treatments/treatments.ts'
-import { ramped, ward } from '../testing.ts'
+import { ramped, ward } from '../testing/ward.ts'
 
 /** A tank said to hold 60 L that really holds less: every dose makes more than the sheet says. */
 function tankOf(litres: number) {

@@ -2,7 +2,7 @@ import { COPPER_HALF_LIFE } from '../../catalogue/treatments/decay.data.ts'
 import { concentrationFit } from '../../concentration/fit.ts'
 import type { ConcentrationFit } from '../../concentration/concentration.schema.ts'
 import { iso, MS_PER_HOUR } from '../../time/zone.ts'
-import { knownLevel, type CourseRecord, type DrugRecord } from '../record.ts'
+import { knownLevel, type CourseRecord, type DrugRecord } from '../record/record.ts'
 
 /** Spread of the net volume before doses tell better, as a share (EA: a measured sheet is seldom off by more). */
 const VOLUME_LOG_SD = 0.1

@@ -1,5 +1,5 @@
 import { fishMassG } from '../../household/fish-mass.ts'
-import { quarantine } from '../testing-schools.ts'
+import { quarantine } from '../testing/schools.ts'
 import { restocking } from './restocking.ts'
 
 /** The fish leave on day 0: cobalt, ash, and as many more as are named with their length, cm. */

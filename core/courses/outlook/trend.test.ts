@@ -1,5 +1,5 @@
 import { levelTrend } from './trend.ts'
-import { ramped, ward } from '../testing.ts'
+import { ramped, ward } from '../testing/ward.ts'
 
 test('2.24, 2.20, 2.12, 1.90 spread over two and a half days fall about 0.12 a day', () => {
   const it = ward()

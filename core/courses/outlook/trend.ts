@@ -1,7 +1,7 @@
 import { levelAfter } from '../../concentration/events.ts'
 import { trendFit } from '../../evidence/trend.ts'
 import { iso, MS_PER_DAY } from '../../time/zone.ts'
-import type { CourseRecord } from '../record.ts'
+import type { CourseRecord } from '../record/record.ts'
 
 /** Readings older than this say little of how the level moves now (EA). */
 const RELEVANT_DAYS = 7

@@ -2,7 +2,7 @@ import { courseRisk } from '../../risk/course-risk.ts'
 import { lifeModelOf } from '../../catalogue/treatments/treatments.ts'
 import { MS_PER_HOUR } from '../../time/zone.ts'
 import { ifChanged, ifMoved, ifNotRestarted, ifRead, ifStayed } from './what-if.ts'
-import { ramped, type Ward } from '../testing.ts'
+import { ramped, type Ward } from '../testing/ward.ts'
 
 /** In range from day 2 at 06:30 and read every morning up to a day. */
 function held(until: number): Ward {

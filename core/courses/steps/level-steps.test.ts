@@ -1,4 +1,4 @@
-import { amount, ofKind, one, ramped, wall, ward, window, type Ward } from '../testing.ts'
+import { amount, ofKind, one, ramped, wall, ward, window, type Ward } from '../testing/ward.ts'
 
 describe('readings', () => {
   test('chelated: every day at eight on the wall, late after three hours, gone once read', () => {

@@ -7,7 +7,7 @@ import { measureText } from '../../words/measure.ts'
 import { doseToLevel, doseToward } from '../amounts/planned-dose.ts'
 import { sessionCap, tierOf } from '../amounts/planned-session.ts'
 import { silicateDose } from '../amounts/silicate-loop.ts'
-import type { CourseRecord } from '../record.ts'
+import type { CourseRecord } from '../record/record.ts'
 import type { Draft, TaskInput } from './step-input.ts'
 
 /** An hour after a dose it is mixed; a reading of that hour is what the uptake is reckoned from (EA: up to three hours after). */

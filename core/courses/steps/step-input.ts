@@ -5,7 +5,7 @@ import type { Journal } from '../../journal/journal.ts'
 import type { Day } from '../../time/zone.ts'
 import type { DrugCourse } from '../course.ts'
 import { agentWord } from '../names.ts'
-import type { CourseRecord, DrugRecord, KnownLevel } from '../record.ts'
+import type { CourseRecord, DrugRecord, KnownLevel } from '../record/record.ts'
 import type { RampState } from '../amounts/ramp.ts'
 import type { RuleState } from '../rules/rules.ts'
 import type { CourseTask } from '../tasks.ts'
@@ -18,7 +18,7 @@ import type { RoundsState } from '../tracks/rounds.ts'
 import type { SalinityState } from '../tracks/salinity.ts'
 import type { SeriesState } from '../tracks/series.ts'
 import type { Observation } from '../tracks/watch.ts'
-import type { Watched } from '../watched.ts'
+import type { Watched } from '../record/watched.ts'
 
 /** The held drug of a course as it stands. */
 export interface DrugState {

@@ -6,8 +6,8 @@ import { DIP_PEST_FACTS } from '../../catalogue/corals/dip-pest-facts.data.ts'
 import { DIP_PESTS } from '../../catalogue/corals/dip-pests.data.ts'
 import { PEST_TIMING } from '../../catalogue/handbook/pests.data.ts'
 import { runOperation } from '../../operations/run.ts'
-import type { CourseStanding } from '../standing.schema.ts'
-import { fragTub } from '../testing-corals.ts'
+import type { CourseStanding } from '../standing/standing.schema.ts'
+import { fragTub } from '../testing/corals.ts'
 
 describe('the pace: outbreaks.md 6.1, further-schools.md 3', () => {
   test.each([

@@ -3,8 +3,8 @@ import { dipPaceOf, dipPestById, type DipPace, type PaceChoice } from '../../cat
 import type { Track } from '../../catalogue/courses/definitions.ts'
 import type { Part } from '../../household/parts.ts'
 import { MS_PER_DAY, MS_PER_HOUR, type ZoneClock } from '../../time/zone.ts'
-import { WHOLE_SHARE } from '../record-doses.ts'
-import type { CourseRecord, LoggedCount } from '../record.ts'
+import { WHOLE_SHARE } from '../record/record-doses.ts'
+import type { CourseRecord, LoggedCount } from '../record/record.ts'
 
 export type DipTrack = Extract<Track, { of: 'dip' }>
 

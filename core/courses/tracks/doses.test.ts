@@ -1,4 +1,4 @@
-import { quarantine, type Quarantine } from '../testing-schools.ts'
+import { quarantine, type Quarantine } from '../testing/schools.ts'
 
 /** 2.5 mg/L of praziquantel in 60 L. */
 const ROUND_MG = 150

@@ -1,6 +1,6 @@
 import type { Hours, Track } from '../../catalogue/courses/definitions.ts'
 import { MS_PER_HOUR } from '../../time/zone.ts'
-import type { CourseRecord, GivenDose } from '../record.ts'
+import type { CourseRecord, GivenDose } from '../record/record.ts'
 
 export type DoseTrack = Extract<Track, { of: 'dose' }>
 

@@ -1,6 +1,6 @@
 import type { Track } from '../../catalogue/courses/definitions.ts'
 import type { ZoneClock } from '../../time/zone.ts'
-import type { CourseRecord } from '../record.ts'
+import type { CourseRecord } from '../record/record.ts'
 
 /** Days that pass, whatever happens: whole local days from the start. */
 export interface ElapsedState {

@@ -1,6 +1,6 @@
 import type { Content } from '../../journal/entry.ts'
 import { fishlessRisk } from '../outlook/fishless-risk.ts'
-import { countAt, twoSets } from '../testing-rounds.ts'
+import { countAt, twoSets } from '../testing/rounds.ts'
 
 const DAY = 24
 /** The fish leave set A on the first of November at `left` hours from noon; the fallow is started then. */

@@ -1,7 +1,7 @@
 import type { Track } from '../../catalogue/courses/definitions.ts'
 import type { ContentOf } from '../../journal/entry.ts'
 import type { ZoneClock } from '../../time/zone.ts'
-import type { CourseRecord } from '../record.ts'
+import type { CourseRecord } from '../record/record.ts'
 
 export type FishlessTrack = Extract<Track, { by: 'no-fish' }>
 

@@ -1,4 +1,4 @@
-import { ramped, wall, ward, type Ward } from '../testing.ts'
+import { ramped, wall, ward, type Ward } from '../testing/ward.ts'
 
 const HOUR = 3_600_000
 /** In range from the afternoon of day 2, read at eight every morning. */

@@ -1,6 +1,6 @@
 import type { LevelReading, stretches } from '../../clock/level-path.ts'
 import { MS_PER_HOUR } from '../../time/zone.ts'
-import type { Restart } from '../record.ts'
+import type { Restart } from '../record/record.ts'
 
 /** Longest time between readings that is proven whole, and the longest after which the count goes on: quarantine.md 7.4. */
 export const GAP_HOURS = { proven: 48, most: 96 } as const

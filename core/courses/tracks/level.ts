@@ -2,7 +2,7 @@ import { LEVEL_SLACK, levelPath, stretches, type Piece, type Stretch } from '../
 import { isCopper } from '../../catalogue/treatments/groups.ts'
 import { levelAfter } from '../../concentration/events.ts'
 import { MS_PER_HOUR } from '../../time/zone.ts'
-import type { CourseRecord, DrugRecord } from '../record.ts'
+import type { CourseRecord, DrugRecord } from '../record/record.ts'
 import { countHold, type ClockBreak, type HoldCount, type HoldInput } from './hold.ts'
 
 /** Whether a test at home proves the level of a course's drug: quarantine.md 5.4. What has none is logged, not proven. */

@@ -1,6 +1,6 @@
 import type { CountMeasure, Track } from '../../catalogue/courses/definitions.ts'
 import type { ZoneClock } from '../../time/zone.ts'
-import type { CourseRecord, LoggedCount } from '../record.ts'
+import type { CourseRecord, LoggedCount } from '../record/record.ts'
 
 export type MeasureTrack = Extract<Track, { kind: 'measure' }>
 

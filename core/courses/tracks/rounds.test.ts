@@ -1,4 +1,4 @@
-import { countAt, twoSets, windowsOf } from '../testing-rounds.ts'
+import { countAt, twoSets, windowsOf } from '../testing/rounds.ts'
 
 describe('tank transfer, standard: quarantine.md 7.2', () => {
   test('before the first move: four wanted, each window two hours before its latest', () => {

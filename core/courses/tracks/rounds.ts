@@ -2,7 +2,7 @@ import type { Track } from '../../catalogue/courses/definitions.ts'
 import { leastMoves, moveTrackOf, type MoveTrack } from '../../catalogue/courses/move-track.ts'
 import { checkTransfers } from '../../transfer/transfer.ts'
 import { iso, MS_PER_HOUR } from '../../time/zone.ts'
-import type { CourseRecord, Member } from '../record.ts'
+import type { CourseRecord, Member } from '../record/record.ts'
 
 export type BathTrack = Extract<Track, { of: 'bath' }>
 

@@ -1,5 +1,5 @@
 import { runOperation } from '../../operations/run.ts'
-import { quarantine, type Quarantine } from '../testing-schools.ts'
+import { quarantine, type Quarantine } from '../testing/schools.ts'
 import { gravityOfPsu, psuOfGravity } from './salinity.ts'
 
 /** Sea water of 1.0262 in 60 L, and pH 8. */

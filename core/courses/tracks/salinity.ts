@@ -2,7 +2,7 @@ import type { Track } from '../../catalogue/courses/definitions.ts'
 import { levelPath, stretches, type Piece, type Stretch } from '../../clock/level-path.ts'
 import { convertSalinity } from '../../salinity/salinity.ts'
 import { iso, MS_PER_HOUR } from '../../time/zone.ts'
-import type { CourseRecord } from '../record.ts'
+import type { CourseRecord } from '../record/record.ts'
 import { countHold, type HoldCount } from './hold.ts'
 
 export type SalinityTrack = Extract<Track, { by: 'salinity' }>

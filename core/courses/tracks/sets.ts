@@ -1,4 +1,4 @@
-import type { CourseRecord } from '../record.ts'
+import type { CourseRecord } from '../record/record.ts'
 import type { RoundsState } from './rounds.ts'
 
 /** The tank that the fish go to next: the set they are not in; null where no second set is named. */

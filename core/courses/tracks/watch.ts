@@ -6,8 +6,8 @@ import { OBSERVATION_DAYS, type Course } from '../course.ts'
 import type { HoldCount } from './hold.ts'
 import type { RoundsState } from './rounds.ts'
 import { expectedRaisedAt, raisedAt, type SalinityState } from './salinity.ts'
-import type { CourseRecord } from '../record.ts'
-import type { Watched } from '../watched.ts'
+import type { CourseRecord } from '../record/record.ts'
+import type { Watched } from '../record/watched.ts'
 
 /** Each local day with an unexplained death, from the course's start on, adds so many to the observation: quarantine.md 7.4. */
 const DAYS_PER_DEATH = 14

@@ -1,6 +1,6 @@
 import { DEFINITIONS } from '../../../catalogue/courses/all-definitions.ts'
 import { definitionById } from '../../../catalogue/courses/definitions.ts'
-import { planCourse } from '../../testing-plans.ts'
+import { planCourse } from '../../testing/plans.ts'
 import { AFTERCARE_ID, aftercareChoices, aftercareOffer, relapseOf } from './aftercare.ts'
 
 const after = (outcome: 'closed' | 'open' | 'none') => {

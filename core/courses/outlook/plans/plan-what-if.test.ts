@@ -1,5 +1,5 @@
 import { definitionById } from '../../../catalogue/courses/definitions.ts'
-import { planCourse } from '../../testing-plans.ts'
+import { planCourse } from '../../testing/plans.ts'
 import { askedBy, canBePaused, ifEnded, ifFound, ifPaused } from './plan-what-if.ts'
 
 const asked = (plan: string, id: string) => askedBy(definitionById(plan)!).find((one) => one.id === id)!

@@ -1,6 +1,6 @@
 import type { ContentOf } from '../../../journal/entry.ts'
 import { partById } from '../../../household/parts.ts'
-import { planCourse } from '../../testing-plans.ts'
+import { planCourse } from '../../testing/plans.ts'
 import { treatedUntreatedOf, untreatedChoice } from './treated-untreated.ts'
 
 const rock = (partId: string, control: boolean): ContentOf<'part-setup'> => ({

@@ -1,4 +1,4 @@
-import type { CourseTask } from './tasks.ts'
+import type { CourseTask } from '../tasks.ts'
 
 /** Steps that are not put off by a word: they are done, or the course says what follows. */
 const MUST = new Set(['move', 'close', 'dilute', 'join', 'bath'])

@@ -1,13 +1,13 @@
-import { METRIC, type Settings } from '../household/settings.ts'
-import type { Content, ContentOf } from '../journal/entry.ts'
-import { FORMAT_NAME, FORMAT_VERSION } from '../journal/format.ts'
-import { Journal } from '../journal/journal.ts'
-import { scribe } from '../journal/testing.ts'
-import { runOperation } from '../operations/run.ts'
-import { zoneClock } from '../time/zone.ts'
-import { courseById } from './course.ts'
-import { coursePlan, type CoursePlan } from './plan.ts'
-import type { CourseStanding } from './standing.schema.ts'
+import { METRIC, type Settings } from '../../household/settings.ts'
+import type { Content, ContentOf } from '../../journal/entry.ts'
+import { FORMAT_NAME, FORMAT_VERSION } from '../../journal/format.ts'
+import { Journal } from '../../journal/journal.ts'
+import { scribe } from '../../journal/testing.ts'
+import { runOperation } from '../../operations/run.ts'
+import { zoneClock } from '../../time/zone.ts'
+import { courseById } from '../course.ts'
+import { coursePlan, type CoursePlan } from '../plan.ts'
+import type { CourseStanding } from '../standing/standing.schema.ts'
 
 const FIRST_DAY = Date.parse('2026-11-01T00:00:00Z') / 86_400_000
 const HOSTS = ['zoa', 'psammo']

@@ -1,7 +1,7 @@
-import { FORMAT_NAME, FORMAT_VERSION } from '../journal/format.ts'
-import { runOperation } from '../operations/run.ts'
+import { FORMAT_NAME, FORMAT_VERSION } from '../../journal/format.ts'
+import { runOperation } from '../../operations/run.ts'
 import type { CourseStanding } from './standing.schema.ts'
-import { ramped, ward, type Ward } from './testing.ts'
+import { ramped, ward, type Ward } from '../testing/ward.ts'
 
 /** The only course of a ward, as the operation tells it. */
 function standing(it: Ward, day: number, time: string, horizonDays = 21): CourseStanding {

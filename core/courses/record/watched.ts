@@ -1,8 +1,8 @@
-import { signById } from '../catalogue/sign.ts'
-import { animalById } from '../household/animals.ts'
-import type { Journal } from '../journal/journal.ts'
-import { lookedOf, type Looked } from '../watching/short-looks.ts'
-import type { Course } from './course.ts'
+import { signById } from '../../catalogue/sign.ts'
+import { animalById } from '../../household/animals.ts'
+import type { Journal } from '../../journal/journal.ts'
+import { lookedOf, type Looked } from '../../watching/short-looks.ts'
+import type { Course } from '../course.ts'
 
 /** Signs that say nothing of disease: a shy fish and a bully's victim may move. */
 const NOT_OF_DISEASE = new Set(['hides-corner', 'chased'])

@@ -1,13 +1,13 @@
-import type { Dose } from '../catalogue/treatments/treatments.ts'
-import { doseById } from '../catalogue/treatments/treatments.ts'
-import { animalById } from '../household/animals.ts'
-import { netVolumeAt } from '../household/tanks.ts'
-import type { ContentOf } from '../journal/entry.ts'
-import { firstAtOrAfter, type Journal, type Line } from '../journal/journal.ts'
-import { MS_PER_HOUR } from '../time/zone.ts'
-import type { Course } from './course.ts'
+import type { Dose } from '../../catalogue/treatments/treatments.ts'
+import { doseById } from '../../catalogue/treatments/treatments.ts'
+import { animalById } from '../../household/animals.ts'
+import { netVolumeAt } from '../../household/tanks.ts'
+import type { ContentOf } from '../../journal/entry.ts'
+import { firstAtOrAfter, type Journal, type Line } from '../../journal/journal.ts'
+import { MS_PER_HOUR } from '../../time/zone.ts'
+import type { Course } from '../course.ts'
 import type { GivenDose } from './record.ts'
-import type { DoseTrack } from './tracks/doses.ts'
+import type { DoseTrack } from '../tracks/doses.ts'
 
 /** Syringes and clocks are not better: a dose or a bath this little under its strength or its time is whole (as for a ramp's step). */
 export const WHOLE_SHARE = 0.95

@@ -1,11 +1,11 @@
-import { METRIC, type Settings } from '../household/settings.ts'
-import type { Content, ContentOf } from '../journal/entry.ts'
-import { Journal } from '../journal/journal.ts'
-import { scribe } from '../journal/testing.ts'
-import { MS_PER_DAY, zoneClock } from '../time/zone.ts'
-import { courseById } from './course.ts'
-import { coursePlan, type CoursePlan } from './plan.ts'
-import type { RuleState } from './rules/rules.ts'
+import { METRIC, type Settings } from '../../household/settings.ts'
+import type { Content, ContentOf } from '../../journal/entry.ts'
+import { Journal } from '../../journal/journal.ts'
+import { scribe } from '../../journal/testing.ts'
+import { MS_PER_DAY, zoneClock } from '../../time/zone.ts'
+import { courseById } from '../course.ts'
+import { coursePlan, type CoursePlan } from '../plan.ts'
+import type { RuleState } from '../rules/rules.ts'
 
 const FIRST_DAY = Date.parse('2026-11-01T00:00:00Z')
 

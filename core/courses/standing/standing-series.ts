@@ -1,5 +1,5 @@
-import { iso } from '../time/zone.ts'
-import type { CoursePlan } from './plan.ts'
+import { iso } from '../../time/zone.ts'
+import type { CoursePlan } from '../plan.ts'
 import type { CourseStanding } from './standing.schema.ts'
 
 /** Scores of a plan's parts, one by one. */

@@ -1,5 +1,5 @@
 import Type, { type Static } from 'typebox'
-import { instant, oneOf, strict } from '../schema/types.ts'
+import { instant, oneOf, strict } from '../../schema/types.ts'
 
 export const StandingInput = strict({
   journal: Type.Unsafe<object>({ type: 'object', description: 'a journal file’s content' }),

@@ -1,7 +1,7 @@
-import { coralsOf } from '../household/corals.ts'
-import { partsOf, type Part } from '../household/parts.ts'
-import type { Journal } from '../journal/journal.ts'
-import type { Course } from './course.ts'
+import { coralsOf } from '../../household/corals.ts'
+import { partsOf, type Part } from '../../household/parts.ts'
+import type { Journal } from '../../journal/journal.ts'
+import type { Course } from '../course.ts'
 
 /**
  * The parts of a course that are counted one by one: those named at its start, else all of its tank.

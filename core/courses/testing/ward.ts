@@ -1,12 +1,12 @@
-import type { Settings } from '../household/settings.ts'
-import { METRIC } from '../household/settings.ts'
-import type { Content, ContentOf } from '../journal/entry.ts'
-import { Journal } from '../journal/journal.ts'
-import { scribe } from '../journal/testing.ts'
-import { zoneClock } from '../time/zone.ts'
-import { courseById } from './course.ts'
-import { coursePlan, type DrugPlan } from './plan.ts'
-import type { CourseTask } from './tasks.ts'
+import type { Settings } from '../../household/settings.ts'
+import { METRIC } from '../../household/settings.ts'
+import type { Content, ContentOf } from '../../journal/entry.ts'
+import { Journal } from '../../journal/journal.ts'
+import { scribe } from '../../journal/testing.ts'
+import { zoneClock } from '../../time/zone.ts'
+import { courseById } from '../course.ts'
+import { coursePlan, type DrugPlan } from '../plan.ts'
+import type { CourseTask } from '../tasks.ts'
 
 /** What a ward may be made with. */
 interface WardChoice {
