@@ -1,6 +1,6 @@
 import ICAL from 'ical.js'
 import { withoutDirectionMarks } from '../../core/words/isolated.ts'
-import type { Alarm } from '../../core/arrivals/alarms.ts'
+import type { Alarm } from '../../core/arrivals/run/alarms.ts'
 
 /** A text in one line: a bare carriage return would end a line of the file for some calendars. */
 const oneLine = (text: string): string => withoutDirectionMarks(text).replace(/[\r\n\u0085\u2028\u2029]+/g, ' ')

@@ -26,17 +26,17 @@ const SCREENS: Record<string, ComponentType> = {
     default: (await import('../screens/arrivals/BoxPage.tsx')).BoxPage,
   })),
   'arrivals/between': lazy(async () => ({
-    default: (await import('../screens/arrivals/BetweenTanks.tsx')).BetweenTanks,
+    default: (await import('../screens/arrivals/plan/BetweenTanks.tsx')).BetweenTanks,
   })),
-  'arrivals/run/:runId': lazy(async () => ({ default: (await import('../screens/arrivals/RunPage.tsx')).RunPage })),
+  'arrivals/run/:runId': lazy(async () => ({ default: (await import('../screens/arrivals/run/RunPage.tsx')).RunPage })),
   'arrivals/animal/:animalId': lazy(async () => ({
     default: (await import('../screens/arrivals/AnimalArrival.tsx')).AnimalArrival,
   })),
   'arrivals/together': lazy(async () => ({
-    default: (await import('../screens/arrivals/NewTogether.tsx')).NewTogether,
+    default: (await import('../screens/arrivals/together/NewTogether.tsx')).NewTogether,
   })),
   'arrivals/together/:introId': lazy(async () => ({
-    default: (await import('../screens/arrivals/Together.tsx')).Together,
+    default: (await import('../screens/arrivals/together/Together.tsx')).Together,
   })),
   diagnose: lazy(async () => ({ default: (await import('../screens/diagnose/Diagnose.tsx')).Diagnose })),
   'diagnose/look': lazy(async () => ({ default: (await import('../screens/diagnose/Look.tsx')).Look })),

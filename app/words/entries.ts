@@ -1,7 +1,7 @@
 import { animalGroupById } from '../../core/catalogue/animal-group.ts'
 
 import { parameterById } from '../../core/catalogue/parameter.ts'
-import { WAY_NAMES } from '../../core/arrivals/step-words.ts'
+import { WAY_NAMES } from '../../core/arrivals/run/step-words.ts'
 import { animalById, animalLabel } from '../../core/household/animals.ts'
 import type { Settings } from '../../core/household/settings.ts'
 import { startInWords } from '../../core/courses/course.ts'

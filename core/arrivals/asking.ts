@@ -3,7 +3,7 @@ import type { ExpectedArrival } from '../household/expected.ts'
 import type { Settings } from '../household/settings.ts'
 import type { Tank } from '../household/tanks.ts'
 import type { Journal } from '../journal/journal.ts'
-import type { Box } from './boxes.ts'
+import type { Box } from './box/boxes.ts'
 
 /** Where a preparation is put right: by readings, by what the seller says, on the tank's page, or in another tank. */
 export type Mend = 'readings' | 'seller' | 'tank' | 'elsewhere'

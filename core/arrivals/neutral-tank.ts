@@ -5,7 +5,7 @@ import type { Settings } from '../household/settings.ts'
 import { tankById } from '../household/tanks.ts'
 import type { Journal } from '../journal/journal.ts'
 import { lastValue } from '../readings/latest.ts'
-import { ammoniaProof } from './water-checks.ts'
+import { ammoniaProof } from './run/water-checks.ts'
 
 /** The water of a neutral tank is as near to theirs, °C and psu, as a move without acclimation asks (EA). */
 const MATCH = { temp: 1, salinity: 1 } as const

@@ -8,8 +8,8 @@ import type { Content, ContentOf } from '../journal/entry.ts'
 import type { Journal } from '../journal/journal.ts'
 import { asItStands, wordContent, type Standing, type Task, type TaskWindow } from '../schedule/task.ts'
 import { iso, MS_PER_DAY, MS_PER_HOUR, type Day } from '../time/zone.ts'
-import { byLight, lightRamp, RAMP_DAYS } from './light.ts'
-import { runsOf, type Run } from './runs.ts'
+import { byLight, lightRamp, RAMP_DAYS } from './run/light.ts'
+import { runsOf, type Run } from './run/runs.ts'
 
 export type ArrivalTaskKind =
   | 'first-meal'

@@ -1,4 +1,4 @@
-import { introductionTasks } from '../arrivals/introduction-tasks.ts'
+import { introductionTasks } from '../arrivals/introductions/introduction-tasks.ts'
 import { arrivalTasks } from '../arrivals/tasks.ts'
 import { coursesOf } from '../courses/course.ts'
 import { coursePlan } from '../courses/plan.ts'

@@ -1,5 +1,5 @@
 import { ruleWordId } from '../courses/rules/rules.ts'
-import { tickId } from '../arrivals/ticks.ts'
+import { tickId } from '../arrivals/run/ticks.ts'
 import { taskName } from './task-name.ts'
 
 test.each([

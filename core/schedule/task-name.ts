@@ -1,7 +1,7 @@
 import { courseById } from '../courses/course.ts'
 import type { Journal } from '../journal/journal.ts'
 import { TRANSFER_RULES } from '../catalogue/treatments/transfer-rules.data.ts'
-import { PREPARATION_TICKS } from '../arrivals/ticks.ts'
+import { PREPARATION_TICKS } from '../arrivals/run/ticks.ts'
 
 /** What a task is about, by the kind that stands in its id. */
 const NAMES: Readonly<Record<string, string>> = {

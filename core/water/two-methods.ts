@@ -1,7 +1,7 @@
 import { compareAmmonia } from '../ammonia/ammonia.ts'
 import type { AmmoniaComparison } from '../ammonia/ammonia.schema.ts'
 import { tanAsN } from '../ammonia/basis.ts'
-import { waterOfTank, type TankWater } from '../arrivals/water.ts'
+import { waterOfTank, type TankWater } from '../arrivals/run/water.ts'
 import type { Tank } from '../household/tanks.ts'
 import type { ContentOf } from '../journal/entry.ts'
 import type { Journal } from '../journal/journal.ts'

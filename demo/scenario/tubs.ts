@@ -1,4 +1,4 @@
-import { tickId } from '../../core/arrivals/ticks.ts'
+import { tickId } from '../../core/arrivals/run/ticks.ts'
 import type { Diary } from '../diary.ts'
 import { change, every, reading, remark, series } from '../words.ts'
 

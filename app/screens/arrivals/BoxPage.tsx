@@ -1,7 +1,7 @@
 import { Link } from 'react-aria-components'
 import { useParams } from 'react-router'
 import { styled } from 'styled-components'
-import { boxById, type Box } from '../../../core/arrivals/boxes.ts'
+import { boxById, type Box } from '../../../core/arrivals/box/boxes.ts'
 import { momentBeside } from '../../../core/time/words.ts'
 import { useNow } from '../../frame/now.tsx'
 import { useHousehold } from '../../journal/provider.tsx'
@@ -10,8 +10,8 @@ import { Line, Small, Stack, Title } from '../../look/text.ts'
 import { newcomerName, tankName } from '../../words/entries.ts'
 import { capital, figures, listed } from '../../../core/words/numbers.ts'
 import { Inspect } from './Inspect.tsx'
-import { Plan } from './Plan.tsx'
-import { Prepare } from './Prepare.tsx'
+import { Plan } from './plan/Plan.tsx'
+import { Prepare } from './plan/Prepare.tsx'
 
 const STEPS = [
   { id: 'prepare', name: 'Prepare' },

@@ -3,7 +3,7 @@ import { Form } from 'react-aria-components'
 import { useFieldArray, useForm, type Control } from 'react-hook-form'
 import { useNavigate, useParams, useSearchParams } from 'react-router'
 import { ANIMAL_GROUPS } from '../../../core/catalogue/animal-group.ts'
-import { figureUnit } from '../../../core/arrivals/figures.ts'
+import { figureUnit } from '../../../core/arrivals/run/figures.ts'
 import {
   boxAsTyped,
   cancelled,
@@ -14,8 +14,8 @@ import {
   askedOf,
   animalField,
   type BoxValues,
-} from '../../../core/arrivals/box-form.ts'
-import { boxById, type Box } from '../../../core/arrivals/boxes.ts'
+} from '../../../core/arrivals/box/box-form.ts'
+import { boxById, type Box } from '../../../core/arrivals/box/boxes.ts'
 import { tanksOf, type Tank } from '../../../core/household/tanks.ts'
 import { dateInput } from '../../../core/time/words.ts'
 import { MS_PER_HOUR } from '../../../core/time/zone.ts'

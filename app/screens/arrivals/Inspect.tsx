@@ -5,7 +5,7 @@ import { inspectionBySign, ticksFor, type InspectionTick } from '../../../core/c
 import { inspectionKindOf } from '../../../core/catalogue/inspection-kind.ts'
 import { signLabel } from '../../../core/catalogue/sign-label.ts'
 import { BREATHS } from '../../../core/watching/breaths.ts'
-import type { Box } from '../../../core/arrivals/boxes.ts'
+import type { Box } from '../../../core/arrivals/box/boxes.ts'
 import type { ExpectedArrival } from '../../../core/household/expected.ts'
 import type { Content, ContentOf } from '../../../core/journal/entry.ts'
 import type { Line as JournalLine } from '../../../core/journal/journal.ts'

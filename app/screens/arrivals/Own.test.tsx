@@ -6,7 +6,7 @@ import { awaited, floating, fromNow, happened, TWO_TANKS } from '../../../script
 import { openScreens } from '../../../scripts/testing/screens.tsx'
 import { AnimalArrival } from './AnimalArrival.tsx'
 import { Arrivals } from './Arrivals.tsx'
-import { BetweenTanks } from './BetweenTanks.tsx'
+import { BetweenTanks } from './plan/BetweenTanks.tsx'
 
 const SCREENS = {
   '/arrivals': <Arrivals />,

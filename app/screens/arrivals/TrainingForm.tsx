@@ -1,6 +1,6 @@
 import { useId, useState } from 'react'
 import { styled } from 'styled-components'
-import { trainingOf } from '../../../core/arrivals/introductions.ts'
+import { trainingOf } from '../../../core/arrivals/introductions/introductions.ts'
 import type { Animal } from '../../../core/household/animals.ts'
 import { iso } from '../../../core/time/zone.ts'
 import { inputShape, Label } from '../../fields/shell.tsx'

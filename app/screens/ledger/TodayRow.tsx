@@ -13,7 +13,7 @@ import { contentMarks, marksText, newcomerName, wordingOf } from '../../words/en
 import { useNow } from '../../frame/now.tsx'
 import { ArrivalTaskCard } from '../../arrivals/ArrivalTaskCard.tsx'
 import { arrivalTasksOn } from '../../arrivals/useArrivalTasks.ts'
-import { boxIdOf } from '../../../core/arrivals/boxes.ts'
+import { boxIdOf } from '../../../core/arrivals/box/boxes.ts'
 import { TaskCard } from '../../courses/TaskCard.tsx'
 import { dueOn, tankOfPlan } from '../../courses/usePlans.ts'
 import { Bar } from '../../look/text.ts'
