@@ -90,6 +90,24 @@ describe('potassium by hand, in 100 L', () => {
     ])
     expect(it.due(0.7)[0]!.makes).toMatch(/^7\.0 dKH → 7\.4 dKH$/)
   })
+  test.each([
+    ['moves a little: its last value is dosed by', 0.01, 1],
+    ['stands still: nothing is dosed by it', 0, 0],
+  ])('a probe that %s', (_words, move, doses) => {
+    const it = course('element-correct', { element: 'alk-kh' })
+    for (let i = 0; i < 40; i++)
+      it.write({
+        kind: 'reading',
+        ...it.at(-3 + i * 0.1),
+        tankId: 'tank',
+        parameter: 'alk-kh',
+        result: { kind: 'value', value: 7 + (i % 2) * move },
+        unit: 'dKH',
+        origin: 'probe',
+        deviceId: 'probe',
+      })
+    expect(it.due(0.95)).toHaveLength(doses)
+  })
   test('a pump that raises it is not helped by hand', () => {
     const it = course('element-correct', { element: 'k' })
     it.read(0.6, 'k', 350)

@@ -6,6 +6,7 @@ import type { Settings } from '../../household/settings.ts'
 import { shelfOf, type ShelfProduct } from '../../household/shelf.ts'
 import type { Tank } from '../../household/tanks.ts'
 import type { Journal } from '../../journal/journal.ts'
+import { trustedReadingsOf } from '../../readings/doubtful.ts'
 import { raisedBy } from '../../readings/raises.ts'
 import { planRaise, type RaisePlan } from '../../water/correction/raise.ts'
 import { preferredSalt, type CorrectionSalt } from '../../water/correction/salts.ts'
@@ -27,6 +28,18 @@ export interface RaiseToday {
   plan: RaisePlan
   /** Of the product on the shelf; without one, in grams of the dry salt. */
   dose: PlannedDose
+}
+
+/** The last value that may be dosed by: no doubtful one of a probe. */
+function lastTrusted(
+  journal: Journal,
+  tankId: string,
+  parameterId: string,
+  now: number,
+): { at: number; value: number } | null {
+  for (const { at, content } of [...trustedReadingsOf(journal, tankId, parameterId)].reverse())
+    if (at <= now && content.result.kind === 'value') return { at, value: content.result.value }
+  return null
 }
 
 /** Whether something that raises a parameter went into a tank since an instant. */
@@ -55,8 +68,9 @@ export function raiseToday(
 ): RaiseToday | null {
   const parameter = parameterById(parameterId)
   if (!parameter) return null
-  const { netL, last, middle, uptake, hasSmallPolyps, levelOf } = correctionStart(journal, tank, parameter, now)
+  const { netL, middle, uptake, hasSmallPolyps, levelOf } = correctionStart(journal, tank, parameter, now)
   const { clock } = settings
+  const last = lastTrusted(journal, tank.id, parameterId, now)
   if (netL === null || !last || clock.dayOf(last.at) !== clock.dayOf(now)) return null
   if (isRaisedSince(journal, tank.id, parameterId, clock.instantAt(clock.dayOf(now)), now)) return null
   const isByPump = pumpsInTank(journal, tank, settings.timeZone, now).some(({ rises }) =>

@@ -80,7 +80,7 @@ function UntreatedWord({ plan, partId }: { plan: CoursePlan; partId: string }) {
   const part = partById(journal, partId)
   if (!part) return null
   const choice = untreatedChoice(plan, part)
-  if (choice === null && part.releasedAt === null) return null
+  if (choice === null && !part.control && part.releasedAt === null) return null
   const turn = (control: boolean) =>
     void keep([{ kind: 'part-change', happened: iso(thisInstant()), partId, changes: { control } }])
   return (
