@@ -52,7 +52,36 @@ describe('potassium by hand, in 100 L', () => {
     expect(it.due(0.8)).toEqual([])
     expect(it.due(1.2)).toEqual([])
     it.read(1.3, 'k', 359)
-    expect(it.due(1.4)).toMatchObject([{ makes: expect.stringMatching(/^359 mg\/L → 36\d/) as string }])
+    // Not two days' caps within one night: twenty hours after it at the earliest.
+    expect(it.due(0.7 + 19 / 24 + 0.01)).toEqual([])
+    expect(it.due(0.7 + 20 / 24 + 0.01)).toMatchObject([
+      { makes: expect.stringMatching(/^359 mg\/L → 36\d/) as string },
+    ])
+  })
+  test('never two carbonates together: one that brings alkalinity waits where that was raised today', () => {
+    const it = planCourse('element-correct', { options: { element: 'k' } })
+    it.write({
+      kind: 'product-setup',
+      ...it.at(-5),
+      productId: 'carbonate',
+      name: 'potassium carbonate',
+      ingredient: 'potassium-carbonate',
+      strength: { kind: 'solution', mgPerMl: 50 },
+    })
+    const due = (day: number) => it.plan(day).tasks.filter(({ act }) => act === 'dose')
+    it.read(0.6, 'k', 350)
+    expect(due(0.7)).toMatchObject([{ ingredient: 'potassium-carbonate' }])
+    expect(due(0.7)[0]!.caution).toMatch(/Caustic dust: goggles/)
+    it.write({
+      kind: 'dose',
+      ...it.at(0.65),
+      tankId: 'tank',
+      ingredient: 'sodium-bicarbonate',
+      amount: 1,
+      unit: 'g',
+      massMg: 1000,
+    })
+    expect(due(0.7)).toEqual([])
   })
   test('a jump over the cap makes it wait for the rule that says to skip a day', () => {
     const it = course('element-correct', { element: 'k' })

@@ -9,6 +9,7 @@ import type { Journal } from '../../journal/journal.ts'
 import { trustedReadingsOf } from '../../readings/doubtful.ts'
 import { raisedBy } from '../../readings/raises.ts'
 import { planRaise, type RaisePlan } from '../../water/correction/raise.ts'
+import { MS_PER_HOUR } from '../../time/zone.ts'
 import { preferredSalt, type CorrectionSalt } from '../../water/correction/salts.ts'
 import { correctionStart } from '../../water/correction/situation.ts'
 import { isUptakeCertain } from '../../water/uptake.ts'
@@ -42,6 +43,12 @@ function lastTrusted(
   return null
 }
 
+/**
+ * So long before a dose none that raises the same may have gone in, hours (EA): a dose of last evening and one of this morning would be two
+ * days' caps in one night.
+ */
+const APART_HOURS = 20
+
 /** Whether something that raises a parameter went into a tank since an instant. */
 const isRaisedSince = (journal: Journal, tankId: string, parameterId: string, since: number, now: number): boolean =>
   journal
@@ -55,7 +62,8 @@ const isRaisedSince = (journal: Journal, tankId: string, parameterId: string, si
  * Today's dose of a salt by hand, from today's test and under the caps of a day: outbreaks.md 5.3, 5.4 and 5.2, element-correct and
  * nutrient-raise.
  * @param now ms
- * @returns null without a net volume or a test of today, once it is dosed, at the target, and where a pump raises it
+ * @returns null without a net volume or a test of today, less than 20 h after a dose that raises it or what the salt brings besides, at
+ * the target, and where a pump raises it
  * @example
  * raiseToday(journal, hall, { parameter: 'k', middleOf: [370, 430] }, settings, now)?.dose.amount // mL of the stock on the shelf
  */
@@ -72,7 +80,8 @@ export function raiseToday(
   const { clock } = settings
   const last = lastTrusted(journal, tank.id, parameterId, now)
   if (netL === null || !last || clock.dayOf(last.at) !== clock.dayOf(now)) return null
-  if (isRaisedSince(journal, tank.id, parameterId, clock.instantAt(clock.dayOf(now)), now)) return null
+  const since = Math.min(clock.instantAt(clock.dayOf(now)), now - APART_HOURS * MS_PER_HOUR)
+  if (isRaisedSince(journal, tank.id, parameterId, since, now)) return null
   const isByPump = pumpsInTank(journal, tank, settings.timeZone, now).some(({ rises }) =>
     rises.some((rise) => rise.parameter.id === parameterId && rise.dosed > 0),
   )
@@ -81,7 +90,8 @@ export function raiseToday(
   if (aim === null || last.value >= aim) return null
   const shelf = shelfOf(journal)
   const salt = preferredSalt(parameterId, shelf)
-  if (!salt) return null
+  // Never two carbonates together: what a salt brings besides may not have been raised either.
+  if (!salt || (salt.side && isRaisedSince(journal, tank.id, salt.side.parameter, since, now))) return null
   const product = shelf.find(({ ingredient }) => ingredient === salt.id) ?? null
   const sideNow = salt.side ? levelOf(salt.side.parameter) : undefined
   const planned = planRaise({

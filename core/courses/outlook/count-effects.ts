@@ -23,15 +23,15 @@ export interface CountEffect {
 /** Later than this counts as later: a minute of reckoning is nothing. */
 const LATER_MS = 60_000
 
+/** Whether a count would be full later than it was to be, both ms; what nobody can say is not later than anything. */
+export const isFullLater = (was: number | null, is: number | null): boolean =>
+  was !== null && is !== null && is > was + LATER_MS
+
 const asMs = (instant: string | null): number | null => (instant === null ? null : Date.parse(instant))
 
 const isTouched = (before: Count, after: Count): boolean => {
   const [was, is] = [asMs(before.fullAt), asMs(after.fullAt)]
-  return (
-    after.has < before.has - 1e-6 ||
-    after.restarts.length > before.restarts.length ||
-    (was !== null && is !== null && is > was + LATER_MS)
-  )
+  return after.has < before.has - 1e-6 || after.restarts.length > before.restarts.length || isFullLater(was, is)
 }
 
 /**

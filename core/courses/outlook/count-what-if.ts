@@ -2,6 +2,7 @@ import type { Settings } from '../../household/settings.ts'
 import type { Journal } from '../../journal/journal.ts'
 import { MS_PER_DAY, MS_PER_HOUR } from '../../time/zone.ts'
 import { isDrugPlan, type CoursePlan } from '../plan.ts'
+import { isFullLater } from './count-effects.ts'
 import { countDips } from '../tracks/dips.ts'
 import { countAllDoses, type DosesState } from '../tracks/doses.ts'
 import { countSalinity } from '../tracks/salinity.ts'
@@ -12,10 +13,19 @@ import { watched } from '../record/watched.ts'
 export interface CountOutcome {
   /** Whether the count would begin again. */
   begins: boolean
+  /** Whether it would be full later, or nobody could say when any more. */
+  isLater: boolean
   /** When it would be full, and when it would be otherwise, ms; null where nobody can say. */
   fullAt: number | null
   wasFullAt: number | null
 }
+
+const outcomeOf = (begins: boolean, fullAt: number | null, wasFullAt: number | null): CountOutcome => ({
+  begins,
+  isLater: (fullAt === null && wasFullAt !== null) || isFullLater(wasFullAt, fullAt),
+  fullAt,
+  wasFullAt,
+})
 
 /** The next salinity is read as this: the count of low salinity as it would be, and the least it would still take. */
 export interface SalinityOutcome extends CountOutcome {
@@ -39,9 +49,11 @@ export function ifSalinityRead({ facts, salinity }: CoursePlan, psu: number): Sa
   const runs = after.runFrom !== null && (after.state === 'running' || after.state === 'complete')
   return {
     runs,
-    begins: before.runFrom !== null && after.runFrom !== before.runFrom,
-    fullAt: runs ? after.completesAt : facts.now + after.requiredHours * MS_PER_HOUR,
-    wasFullAt: before.completesAt,
+    ...outcomeOf(
+      before.runFrom !== null && after.runFrom !== before.runFrom,
+      runs ? after.completesAt : facts.now + after.requiredHours * MS_PER_HOUR,
+      before.completesAt,
+    ),
   }
 }
 
@@ -68,11 +80,7 @@ export function ifDosedLate(plan: CoursePlan, track: string, lateHours: number):
     { ...facts, now: at, given: [...facts.given, { track, at, isWhole: true }] },
     watchFromOf({ observation, clock, rounds, salinity }),
   ).find((one) => one.track.id === track)!
-  return {
-    begins: after.restarts.length > before.restarts.length,
-    fullAt: after.fullAt,
-    wasFullAt: before.fullAt,
-  }
+  return outcomeOf(after.restarts.length > before.restarts.length, after.fullAt, before.fullAt)
 }
 
 /**
@@ -98,9 +106,7 @@ export function ifDipped(
     settings.clock,
   )!
   return {
-    begins: after.restarts.length > dips.restarts.length,
-    fullAt: after.fullAt,
-    wasFullAt: dips.fullAt,
+    ...outcomeOf(after.restarts.length > dips.restarts.length, after.fullAt, dips.fullAt),
     has: after.has,
     need: after.pace.need,
   }
@@ -134,10 +140,7 @@ export function ifSeenNow(
     settings,
   )
   return (
-    after && {
-      begins: after.restarts.length > observation.restarts.length,
-      fullAt: watchedUntil(after),
-      wasFullAt: watchedUntil(observation),
-    }
+    after &&
+    outcomeOf(after.restarts.length > observation.restarts.length, watchedUntil(after), watchedUntil(observation))
   )
 }

@@ -45,6 +45,9 @@ export interface ParasiteRisk {
   risk: number
 }
 
+/** From here on a risk is no small one (EA). */
+export const GRAVE_RISK = 0.05
+
 /** The two parasites copper covers, and how many on a lightly infected newcomer: quarantine.md 4.1. */
 const COVERED = ['marine-ich', 'marine-velvet'] as const
 

@@ -11,14 +11,13 @@ import {
 import { ifRaised } from '../../../../core/courses/outlook/what-if.ts'
 import type { CoursePlan } from '../../../../core/courses/plan.ts'
 import type { DosesState } from '../../../../core/courses/tracks/doses.ts'
-import { dayBeside, momentBeside } from '../../../../core/time/words.ts'
-import { dayFromText, dayText, MS_PER_DAY } from '../../../../core/time/zone.ts'
-import { shownUnit, toKept } from '../../../../core/words/measure.ts'
+import { dayBeside } from '../../../../core/time/words.ts'
+import { shownFigure, shownUnit, toKept } from '../../../../core/words/measure.ts'
 import { useNow } from '../../../frame/now.tsx'
 import { useHousehold } from '../../../journal/provider.tsx'
 import { PlainButton } from '../../../look/buttons.ts'
-import { Line, Small } from '../../../look/text.ts'
-import { Answer, Ask, AskFigure, figureAsked, MOST_LATE_HOURS, Question, risksText, Short } from './look.tsx'
+import { Line } from '../../../look/text.ts'
+import { Answer, AskDay, AskFigure, figureAsked, MOST_LATE_HOURS, Question } from './look.tsx'
 
 const MOST_LATE_DAYS = Math.floor(MOST_LATE_HOURS / 24)
 
@@ -35,9 +34,6 @@ function useFullWords(): (outcome: CountOutcome, atEarliest?: boolean) => string
   }
 }
 
-const isLater = ({ fullAt, wasFullAt }: CountOutcome): boolean =>
-  fullAt === null || (wasFullAt !== null && fullAt - wasFullAt > MS_PER_DAY / 2)
-
 /** Low salinity: the next reading, and bringing it up on another day. */
 export function SalinityQuestions({ plan }: { plan: CoursePlan }) {
   const { settings } = useHousehold()
@@ -45,6 +41,8 @@ export function SalinityQuestions({ plan }: { plan: CoursePlan }) {
   const { salinity, course } = plan
   const [text, setText] = useState('')
   if (!salinity || salinity.clock.state === 'complete') return null
+  const { clock, limits } = salinity
+  const say = (one: number) => shownFigure(one, 'psu', settings.units, 3)
   const [, most] = parameterById('salinity')!.plausible
   const typed = figureAsked(text)
   const psu = typed === null ? null : toKept(typed, 'psu', settings.units)
@@ -63,54 +61,26 @@ export function SalinityQuestions({ plan }: { plan: CoursePlan }) {
         {text.trim() !== '' && (
           <Answer $tone={!outcome?.runs || outcome.begins ? 'act' : 'plain'}>
             {!outcome
-              ? `a salinity, such as ${unit === 'SG' ? salinity.track.target.toFixed(3) : salinity.limits.target.toFixed(1)} ${unit}`
+              ? `a salinity, such as ${say(limits.target)} ${unit}`
               : !outcome.runs
-                ? `over ${unit === 'SG' ? salinity.track.high.toFixed(3) : salinity.limits.high.toFixed(1)}: the parasite lives there, the ${course.requiredDays} days begin again once it is back under; ${full(outcome, true)}`
+                ? `over ${say(limits.high)}: the parasite lives there, the ${course.requiredDays} days begin again once it is back under; ${full(outcome, true)}`
                 : outcome.begins
                   ? `the count begins again from then: ${full(outcome)}`
                   : `the count goes on: ${full(outcome)}`}
           </Answer>
         )}
       </Question>
-      <IfRaised plan={plan} />
-    </>
-  )
-}
-
-function IfRaised({ plan }: { plan: CoursePlan }) {
-  const { settings } = useHousehold()
-  const now = useNow()
-  const { clock: zone } = settings
-  const { salinity } = plan
-  const fullAt = salinity?.clock.completesAt ?? null
-  const runFrom = salinity?.clock.runFrom ?? null
-  const [text, setText] = useState(() => dayText(zone.dayOf(Math.max(now, (fullAt ?? now) - 7 * MS_PER_DAY))))
-  if (fullAt === null || runFrom === null) return null
-  const day = dayFromText(text)
-  const at = day === null ? null : zone.instantAt(day, zone.minuteOf(fullAt))
-  const risks = at !== null && at >= runFrom && at - fullAt < 400 * MS_PER_DAY ? ifRaised(plan, at) : null
-  if (risks?.length === 0) return null
-  const isEarly = at !== null && at < fullAt
-  return (
-    <Question>
-      <Ask>
-        it is brought up on
-        <Short
-          type="date"
-          value={text}
-          onChange={(event) => setText(event.target.value)}
-          aria-label="Day it is brought up"
+      {clock.runFrom !== null && clock.completesAt !== null && ifRaised(plan, clock.completesAt).length > 0 && (
+        <AskDay
+          before="it is brought up on"
+          name="Day it is brought up"
+          daysBefore={7}
+          runFrom={clock.runFrom}
+          fullAt={clock.completesAt}
+          risksAt={(at) => ifRaised(plan, at)}
         />
-      </Ask>
-      <Answer $tone={!risks || isEarly ? 'act' : 'plain'}>
-        {risks
-          ? `${isEarly ? 'before the count is full, ' : ''}left: ${risksText(risks)}`
-          : 'a day of this run or after it'}
-      </Answer>
-      <Small>
-        full {momentBeside(fullAt, now, zone)}: {risksText(ifRaised(plan, fullAt))}, if every rule was kept
-      </Small>
-    </Question>
+      )}
+    </>
   )
 }
 
@@ -130,12 +100,12 @@ function IfDosedLate({ plan, state }: { plan: CoursePlan; state: DosesState }) {
     <Question>
       <AskFigure before={`${of}, comes`} after="h late" name={`${of}: hours late`} text={text} onText={setText} />
       {text.trim() !== '' && (
-        <Answer $tone={!outcome || outcome.begins || isLater(outcome) ? 'act' : 'plain'}>
+        <Answer $tone={!outcome || outcome.begins || outcome.isLater ? 'act' : 'plain'}>
           {!outcome
             ? 'hours, such as 12'
             : outcome.begins
               ? `too late: what hatched has grown up, it is number 1 again; ${full(outcome)}`
-              : isLater(outcome)
+              : outcome.isLater
                 ? `it ends later: ${full(outcome)}`
                 : `in time, nothing changes: ${full(outcome)}`}
         </Answer>
@@ -166,7 +136,7 @@ export function DipQuestions({ plan }: { plan: CoursePlan }) {
           onText={setText}
         />
         {text.trim() !== '' && (
-          <Answer $tone={!late || late.begins || isLater(late) ? 'act' : 'plain'}>
+          <Answer $tone={!late || late.begins || late.isLater ? 'act' : 'plain'}>
             {!late
               ? `days, from 0 to ${MOST_LATE_DAYS}`
               : late.begins
@@ -183,7 +153,7 @@ export function DipQuestions({ plan }: { plan: CoursePlan }) {
       </Question>
       <Question>
         one animal comes off
-        <Answer $tone={off.begins || isLater(off) ? 'act' : 'plain'}>
+        <Answer $tone={off.begins || off.isLater ? 'act' : 'plain'}>
           {off.has} of {off.need} clean, {full(off)}
         </Answer>
       </Question>

@@ -1,27 +1,16 @@
-import { useId, useState } from 'react'
+import { useState } from 'react'
 import { isCopper } from '../../../../core/catalogue/treatments/groups.ts'
 import type { DrugPlan } from '../../../../core/courses/plan.ts'
-import {
-  ifChanged,
-  ifMoved,
-  ifNotRestarted,
-  ifRead,
-  ifStayed,
-  type ParasiteRisk,
-} from '../../../../core/courses/outlook/what-if.ts'
+import { ifChanged, ifMoved, ifNotRestarted, ifRead, ifStayed } from '../../../../core/courses/outlook/what-if.ts'
 import { isTested } from '../../../../core/courses/tracks/level.ts'
-import { dayAs, dayBeside, momentBeside, timeOf } from '../../../../core/time/words.ts'
-import { dayFromText, dayText } from '../../../../core/time/zone.ts'
+import { dayBeside, momentBeside } from '../../../../core/time/words.ts'
 import { amountText } from '../../../courses/words.ts'
-import { figureShown, figureTyped } from '../../../fields/figure-text.ts'
-import { thisInstant, useNow } from '../../../frame/now.tsx'
+import { useNow } from '../../../frame/now.tsx'
 import { useHousehold } from '../../../journal/provider.tsx'
 import { HandbookLink } from '../../../look/HandbookLink.tsx'
 import { Small } from '../../../look/text.ts'
-import { Answer, Ask, AskFigure, figureAsked, Question, risksText, Short } from './look.tsx'
+import { Answer, AskDay, AskFigure, figureAsked, Question, risksText } from './look.tsx'
 import { measureText } from '../../../../core/words/measure.ts'
-
-const isGrave = (risks: readonly ParasiteRisk[]) => risks.some(({ risk }) => risk >= 0.05)
 
 /** What is asked of a drug that is held: answered in doses, dates and the risk left. */
 export function DrugQuestions({ plan }: { plan: DrugPlan }) {
@@ -34,7 +23,16 @@ export function DrugQuestions({ plan }: { plan: DrugPlan }) {
     <>
       <IfChanged plan={plan} />
       {isTested(plan.facts) && <IfRead plan={plan} />}
-      {course.definition.ends === 'move' && clock.runFrom !== null && <IfMoved plan={plan} />}
+      {course.definition.ends === 'move' && clock.runFrom !== null && clock.completesAt !== null && (
+        <AskDay
+          before="move on"
+          name="Day of the move"
+          daysBefore={3}
+          runFrom={clock.runFrom}
+          fullAt={clock.completesAt}
+          risksAt={(at) => ifMoved(plan, at)}
+        />
+      )}
       {course.definition.ends === 'clear' && clock.runFrom !== null && (
         <Question>
           it stays in range to the end<Answer>left: {risksText(ifStayed(plan))}</Answer>
@@ -101,44 +99,6 @@ function IfRead({ plan }: { plan: DrugPlan }) {
     <Question>
       <AskFigure before="the next reading is" name="Next reading, mg/L" text={text} onText={setText} />
       <Answer $tone={goesOn ? 'plain' : 'act'}>{says}</Answer>
-    </Question>
-  )
-}
-
-function IfMoved({ plan }: { plan: DrugPlan }) {
-  const { settings } = useHousehold()
-  const { clock: zone } = settings
-  const id = useId()
-  const [text, setText] = useState(() =>
-    dayText(zone.dayOf(Math.max(thisInstant(), (plan.clock.completesAt ?? 0) - 3 * 86_400_000))),
-  )
-  const full = plan.clock.completesAt!
-  const day = dayFromText(text)
-  const at = day === null ? null : zone.instantAt(day, zone.minuteOf(full))
-  const risks = at !== null && at >= plan.clock.runFrom! && at - full < 400 * 86_400_000 ? ifMoved(plan, at) : null
-  const full_ = `${dayAs(zone.dayOf(full), 'd MMMM')}, ${timeOf(full, zone)}`
-  return (
-    <Question>
-      <Ask htmlFor={id}>
-        move on
-        <Short
-          id={id}
-          type="date"
-          value={figureShown(text)}
-          onChange={(event) => setText(figureTyped(event.target.value))}
-          aria-label="Day of the move"
-        />
-      </Ask>
-      {risks ? (
-        <Answer $tone={isGrave(risks) || at! < full ? 'act' : 'plain'}>
-          {at! < full && 'before the count is full, '}left: {risksText(risks)}
-        </Answer>
-      ) : (
-        <Answer $tone="act">a day of this run or after it</Answer>
-      )}
-      <Small>
-        full {full_}: {risksText(ifMoved(plan, full))}, if every rule was kept
-      </Small>
     </Question>
   )
 }

@@ -1,10 +1,15 @@
-import { useId } from 'react'
+import { useId, useState } from 'react'
 import { styled } from 'styled-components'
 import { typedNumber } from '../../../../core/numbers/typed.ts'
-import type { ParasiteRisk } from '../../../../core/courses/outlook/what-if.ts'
+import { GRAVE_RISK, type ParasiteRisk } from '../../../../core/courses/outlook/what-if.ts'
+import { dayAs, timeOf } from '../../../../core/time/words.ts'
+import { dayFromText, dayText, MS_PER_DAY } from '../../../../core/time/zone.ts'
 import { PARASITE_NAMES, riskText } from '../../../courses/words.ts'
 import { figureShown, figureTyped } from '../../../fields/figure-text.ts'
 import { inputShape } from '../../../fields/shell.tsx'
+import { thisInstant } from '../../../frame/now.tsx'
+import { useHousehold } from '../../../journal/provider.tsx'
+import { Small } from '../../../look/text.ts'
 
 export const Question = styled.div`
   padding: 10px 0;
@@ -79,5 +84,63 @@ export function AskFigure({
       />
       {after}
     </Ask>
+  )
+}
+
+/** Risk from which a parasite being left is no small thing. */
+const isGrave = (risks: readonly ParasiteRisk[]) => risks.some(({ risk }) => risk >= GRAVE_RISK)
+
+/** No more days after the count is full than these are asked about. */
+const MOST_DAYS_AFTER = 400
+
+/**
+ * A question with a day in it, answered by the risk that is left: "move on [day]".
+ * @param name     of the field
+ * @param daysBefore the day that stands there at first, before the count is full
+ * @param risksAt  the risk left if it is done at an instant, ms
+ */
+export function AskDay({
+  before,
+  name,
+  daysBefore,
+  runFrom,
+  fullAt,
+  risksAt,
+}: {
+  before: string
+  name: string
+  daysBefore: number
+  runFrom: number
+  fullAt: number
+  risksAt: (at: number) => ParasiteRisk[]
+}) {
+  const { settings } = useHousehold()
+  const { clock } = settings
+  const [text, setText] = useState(() =>
+    dayText(clock.dayOf(Math.max(thisInstant(), fullAt - daysBefore * MS_PER_DAY))),
+  )
+  const day = dayFromText(text)
+  const at = day === null ? null : clock.instantAt(day, clock.minuteOf(fullAt))
+  const isAsked = at !== null && at >= runFrom && at - fullAt < MOST_DAYS_AFTER * MS_PER_DAY
+  const risks = isAsked ? risksAt(at) : null
+  const isEarly = isAsked && at < fullAt
+  return (
+    <Question>
+      <Ask>
+        {before}
+        <Short type="date" value={text} onChange={(event) => setText(event.target.value)} aria-label={name} />
+      </Ask>
+      {risks ? (
+        <Answer $tone={isEarly || isGrave(risks) ? 'act' : 'plain'}>
+          {isEarly && 'before the count is full, '}left: {risksText(risks)}
+        </Answer>
+      ) : (
+        <Answer $tone="act">a day of this run or after it</Answer>
+      )}
+      <Small>
+        full {dayAs(clock.dayOf(fullAt), 'd MMMM')}, {timeOf(fullAt, clock)}: {risksText(risksAt(fullAt))}, if every
+        rule was kept
+      </Small>
+    </Question>
   )
 }
