@@ -95,10 +95,10 @@ function IfDosedLate({ plan, state }: { plan: CoursePlan; state: DosesState }) {
   const typed = figureAsked(text)
   const hours = typed !== null && typed <= MOST_LATE_HOURS ? typed : null
   const outcome = hours === null ? null : ifDosedLate(plan, state.track.id, hours)
-  const of = `${state.track.name}, number ${state.done.length + 1} of ${state.track.need}`
+  const of = `${state.track.name} ${state.done.length + 1} of ${state.track.need}`
   return (
     <Question>
-      <AskFigure before={`${of}, comes`} after="h late" name={`${of}: hours late`} text={text} onText={setText} />
+      <AskFigure before={`${of}, late by`} after="h" name={`${of}, hours late`} text={text} onText={setText} />
       {text.trim() !== '' && (
         <Answer $tone={!outcome || outcome.begins || outcome.isLater ? 'act' : 'plain'}>
           {!outcome

@@ -74,9 +74,9 @@ test('a deworming that comes too late is the first again', async () => {
     massMg: 1000,
   }
   const { answer } = await ask('qt-add-worm', dose)
-  expect(await answer(/number 2 of 2: hours late/, '24')).toMatch(/^in time, nothing changes|^it ends later/)
-  expect(await answer(/number 2 of 2: hours late/, '96')).toMatch(/^too late: .* number 1 again; full /)
-  expect(await answer(/number 2 of 2: hours late/, 'soon')).toBe('hours, such as 12')
+  expect(await answer(/2 of 2, hours late$/, '24')).toMatch(/^in time, nothing changes|^it ends later/)
+  expect(await answer(/2 of 2, hours late$/, '96')).toMatch(/^too late: .* number 1 again; full /)
+  expect(await answer(/2 of 2, hours late$/, 'soon')).toBe('hours, such as 12')
 })
 
 test('watched without medicine: a sign begins the days again, a death adds to them; nothing of it is kept', async () => {
