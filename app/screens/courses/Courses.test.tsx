@@ -166,6 +166,8 @@ describe('a course’s page', () => {
       expect(answers()[0]).toMatch(
         /^13 L, leaves 1\.80, under the range; mix 2\.9 mL into the new water and the level does not fall$/,
       )
+      // The amount does not stand without its caution.
+      expect(screen.getByText(/^Toxic if swallowed; gloves/, { selector: 'section *' })).toBeVisible()
       await put('Share of the water changed, %', '5')
       expect(answers()[0]).toMatch(/^3\.2\d* L, leaves 2\.14/)
       expect(answers()[0]).not.toMatch(/under the range/)

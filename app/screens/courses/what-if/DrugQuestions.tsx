@@ -1,4 +1,5 @@
 import { useState } from 'react'
+import { ingredientById } from '../../../../core/catalogue/ingredient.ts'
 import { isCopper } from '../../../../core/catalogue/treatments/groups.ts'
 import type { DrugPlan } from '../../../../core/courses/plan.ts'
 import { ifChanged, ifMoved, ifNotRestarted, ifRead, ifStayed } from '../../../../core/courses/outlook/what-if.ts'
@@ -61,6 +62,7 @@ function IfChanged({ plan }: { plan: DrugPlan }) {
   const [text, setText] = useState('20')
   const percent = numberIn(text)
   const outcome = percent > 0 && percent <= 100 ? ifChanged(journal, plan, percent / 100) : null
+  const agent = ingredientById(plan.course.dose.agent)
   return (
     <Question>
       <AskFigure before="change" after="% tonight" name="Share of the water changed, %" text={text} onText={setText} />
@@ -72,6 +74,11 @@ function IfChanged({ plan }: { plan: DrugPlan }) {
         </Answer>
       ) : (
         <Answer $tone="act">a share over 0 and up to 100 %</Answer>
+      )}
+      {outcome?.dose && agent && (
+        <Small>
+          {agent.caution} {agent.law}
+        </Small>
       )}
     </Question>
   )
