@@ -4,7 +4,7 @@ import type { Tank } from '../household/tanks.ts'
 import type { Content, ContentOf } from '../journal/entry.ts'
 import type { Journal } from '../journal/journal.ts'
 import { readingBy } from '../readings/by-kit.ts'
-import { lastValue } from '../readings/latest.ts'
+import { lastValue } from '../readings/evidence.ts'
 import { iso } from '../time/zone.ts'
 
 /** What brings a tank to a bag's salinity. */

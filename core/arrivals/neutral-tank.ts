@@ -4,7 +4,7 @@ import { fullCourseName } from '../courses/names.ts'
 import type { Settings } from '../household/settings.ts'
 import { tankById } from '../household/tanks.ts'
 import type { Journal } from '../journal/journal.ts'
-import { lastValue } from '../readings/latest.ts'
+import { lastValue } from '../readings/evidence.ts'
 import { ammoniaProof } from './run/water-checks.ts'
 
 /** The water of a neutral tank is as near to theirs, °C and psu, as a move without acclimation asks (EA). */

@@ -1,3 +1,4 @@
+import { readingResult } from '../words/quantities.ts'
 import { animalGroupById } from '../catalogue/animal-group.ts'
 import type { Answer, CaseTable } from '../catalogue/diagnosis/diagnosis.types.ts'
 import { parameterById, typicalUncertainty } from '../catalogue/parameter.ts'
@@ -10,7 +11,7 @@ import { partById } from '../household/parts.ts'
 import type { Settings } from '../household/settings.ts'
 import { equipmentAt, tankById, type Tank } from '../household/tanks.ts'
 import type { Journal } from '../journal/journal.ts'
-import { lastValue, readingsOf } from '../readings/latest.ts'
+import { holds, lastEvidence, lastValue, valuesOf } from '../readings/evidence.ts'
 import { dayBeside } from '../time/words.ts'
 import { minuteOfTime, MS_PER_DAY, MS_PER_HOUR } from '../time/zone.ts'
 import { BREATHS } from '../watching/breaths.ts'
@@ -101,10 +102,13 @@ function tested(
   limit: number,
   name: string,
 ): Found {
-  const last = lastValue(journal, tank.id, parameter, now + 1)
+  const last = lastEvidence(journal, tank.id, parameter, now)
   if (!last || now - last.at > TEST_HOURS * MS_PER_HOUR) return null
-  const because = `${name} ${figures(last.value)} mg/L ${dayBeside(settings.clock.dayOf(last.at), settings.clock.dayOf(now))}`
-  return last.value >= limit ? yes(sign, because) : no(sign, because)
+  const isRaised = holds(last, '>=', limit)
+  if (isRaised === 'open') return null
+  const { value } = readingResult(last.line.content, settings.units)
+  const because = `${name} ${value} mg/L ${dayBeside(settings.clock.dayOf(last.at), settings.clock.dayOf(now))}`
+  return isRaised === 'yes' ? yes(sign, because) : no(sign, because)
 }
 
 function copperAbove(asked: Asked): Found {
@@ -160,9 +164,7 @@ function oxygenEvent({ journal, tank, settings, now }: Asked): Found {
 
 /** The values of a parameter since an instant. */
 const valuesSince = ({ journal, tank, now }: Asked, parameter: string, from: number): { at: number; value: number }[] =>
-  readingsOf(journal, tank.id, parameter).flatMap(({ at, content }) =>
-    at >= from && at <= now && content.result.kind === 'value' ? [{ at, value: content.result.value }] : [],
-  )
+  valuesOf(journal, tank.id, parameter, from, now)
 
 function temperatureSwing(asked: Asked): Found {
   const values = valuesSince(asked, 'temp', asked.now - WEEK).map(({ value }) => value)

@@ -1,7 +1,7 @@
 import type { ContentKind } from '../journal/entry.ts'
 import type { Journal, Line } from '../journal/journal.ts'
 import { PARAMETERS, type Parameter } from '../catalogue/parameter.ts'
-import { lastValue } from '../readings/latest.ts'
+import { lastValue } from '../readings/evidence.ts'
 import { MS_PER_DAY } from '../time/zone.ts'
 import { LOOK_BACK_DAYS } from './context.ts'
 

@@ -2,7 +2,7 @@ import { bandFor, PARAMETERS, typicalUncertainty, type Parameter } from '../cata
 import { tankById } from '../household/tanks.ts'
 import type { Journal } from '../journal/journal.ts'
 import { hasSmallPolyps } from '../household/corals.ts'
-import { trustedReadingsOf } from '../readings/doubtful.ts'
+import { valuesOf } from '../readings/evidence.ts'
 import { MS_PER_DAY } from '../time/zone.ts'
 import { raiseCap } from '../water/correction/salts.ts'
 import { worstChangePerDay } from '../readings/worst-change.ts'
@@ -34,11 +34,7 @@ export function swingsBefore(journal: Journal, tankId: string, until: number): S
   const profile = tankById(journal, tankId)?.profile
   const isTender = hasSmallPolyps(journal, tankId)
   const swings = PARAMETERS.flatMap((parameter): Swing[] => {
-    const values = trustedReadingsOf(journal, tankId, parameter.id).flatMap(({ at, content }) =>
-      at >= until - LOOK_BACK_DAYS * MS_PER_DAY && at <= until && content.result.kind === 'value'
-        ? [{ at, value: content.result.value }]
-        : [],
-    )
+    const values = valuesOf(journal, tankId, parameter.id, until - LOOK_BACK_DAYS * MS_PER_DAY, until)
     if (values.length === 0) return []
     const [low, high] = bandFor(parameter, profile) ?? [null, null]
     const perDay = worstChangePerDay(values)

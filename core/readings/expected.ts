@@ -1,7 +1,7 @@
 import type { Journal } from '../journal/journal.ts'
 import { MS_PER_DAY } from '../time/zone.ts'
 import { balanceEvents, type BalanceEvent } from '../water/balance.ts'
-import { lastValue, type ValueReading } from './latest.ts'
+import { lastValue, type ValueReading } from './evidence.ts'
 
 /** What a reading should be about, by the last one and what was logged since. */
 export interface ExpectedReading {

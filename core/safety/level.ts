@@ -7,7 +7,7 @@ import { doseToward } from '../courses/amounts/planned-dose.ts'
 import { productById } from '../household/shelf.ts'
 import type { ContentOf } from '../journal/entry.ts'
 import type { Journal } from '../journal/journal.ts'
-import { lastValue } from '../readings/latest.ts'
+import { lastValue } from '../readings/evidence.ts'
 import type { Concern } from './concerns.ts'
 import { reckonedLevel, type WaterState } from './water-state.ts'
 

@@ -12,7 +12,7 @@ import { coursesOf } from '../courses/course.ts'
 import { animalLabel, residentsBetween, type Animal } from '../household/animals.ts'
 import { equipmentAt, netVolumeAt, tankAt, type EquipmentItem, type Tank } from '../household/tanks.ts'
 import type { Journal } from '../journal/journal.ts'
-import { lastValue } from '../readings/latest.ts'
+import { lastValue } from '../readings/evidence.ts'
 import { MS_PER_DAY, MS_PER_HOUR } from '../time/zone.ts'
 
 /** An agent that is in some water, and how that is known. */

@@ -6,7 +6,8 @@ import { coursePlan } from '../courses/plan.ts'
 import { kitFor, type Kit, type Tank } from '../household/tanks.ts'
 import type { Settings } from '../household/settings.ts'
 import type { Journal } from '../journal/journal.ts'
-import { lastValue, readingsOf, type ValueReading } from '../readings/latest.ts'
+import { lastValue, type ValueReading } from '../readings/evidence.ts'
+import { readingsOf } from '../readings/latest.ts'
 
 /** Where a value lies against a band. */
 export type BandState = 'low' | 'in' | 'high' | 'no-band'

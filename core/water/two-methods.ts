@@ -5,7 +5,8 @@ import { waterOfTank, type TankWater } from '../arrivals/run/water.ts'
 import type { Tank } from '../household/tanks.ts'
 import type { ContentOf } from '../journal/entry.ts'
 import type { Journal } from '../journal/journal.ts'
-import { lastValue, readingsOf, type ReadingLine, type ValueReading } from '../readings/latest.ts'
+import { lastValue, type ValueReading } from '../readings/evidence.ts'
+import { readingsOf, type ReadingLine } from '../readings/latest.ts'
 import type { Result } from '../result/result.ts'
 
 /** Free ammonia that no card shows more than, mg/L N (EA): the end of "over 0.2". */

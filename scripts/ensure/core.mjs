@@ -9,7 +9,7 @@ const BUNDLE = '.build/core-command.mjs'
 /** @returns {Promise<typeof import('../../core/operations/command.ts')>} */
 export async function ensureCoreCommand() {
   ensureChecks()
-  if (!isFresh(BUNDLE, ['core', 'core/generated/operations.d.ts'])) {
+  if (!isFresh(BUNDLE, ['core', 'core/generated/operations.d.ts', 'scripts/ensure/core.mjs', 'package-lock.json'])) {
     const { build } = await import('esbuild')
     await build({
       entryPoints: [`${root}/core/operations/command.ts`],
@@ -17,6 +17,8 @@ export async function ensureCoreCommand() {
       bundle: true,
       platform: 'node',
       format: 'esm',
+      // A package's UMD file requires its parts at run time, which an ES module cannot: its ES build is taken first.
+      mainFields: ['module', 'main'],
       logLevel: 'error',
     })
   }

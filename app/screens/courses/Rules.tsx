@@ -40,7 +40,7 @@ const ROLE_WORDS: Record<RuleState['role'], string> = {
 const lookOf = (role: RuleState['role'], state: RuleState['state']): RuleState['state'] =>
   role === 'success' || role === 'gate' || role === 'hard' || state !== 'holds' ? state : 'broken'
 
-const SIGNS: Record<string, string> = { holds: '✓ ', broken: '✕ ', 'not-yet': '', ask: '' }
+const SIGNS: Record<string, string> = { holds: '✓ ', broken: '✕ ', 'not-yet': '', ask: '', unknown: '? ' }
 
 /** The rules of a course and how each stands now; those only the keeper can answer, with the answer to give. */
 export function Rules({ plan }: { plan: CoursePlan }) {

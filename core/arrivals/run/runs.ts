@@ -3,7 +3,7 @@ import { mindsSalinity } from '../../acclimation/limits.ts'
 import type { ContentOf } from '../../journal/entry.ts'
 import { tanAsN } from '../../ammonia/basis.ts'
 import type { Journal } from '../../journal/journal.ts'
-import { lastValue } from '../../readings/latest.ts'
+import { lastValue } from '../../readings/evidence.ts'
 import { MS_PER_MINUTE } from '../../time/zone.ts'
 import { PARAMETER_OF, type WaterFigure } from './water.ts'
 

@@ -3,7 +3,7 @@ import { ASSUMED_TANK } from '../../acclimation/assumed.ts'
 import type { Setting } from '../../acclimation/simulate.ts'
 import type { Tank } from '../../household/tanks.ts'
 import type { Journal } from '../../journal/journal.ts'
-import { lastValue } from '../../readings/latest.ts'
+import { lastValue } from '../../readings/evidence.ts'
 import { MS_PER_DAY } from '../../time/zone.ts'
 
 /** A figure of a tank's water and where it comes from. */

@@ -6,7 +6,7 @@ import type { Settings } from '../../household/settings.ts'
 import { shelfOf, type ShelfProduct } from '../../household/shelf.ts'
 import type { Tank } from '../../household/tanks.ts'
 import type { Journal } from '../../journal/journal.ts'
-import { trustedReadingsOf } from '../../readings/doubtful.ts'
+import { valuesOf } from '../../readings/evidence.ts'
 import { raisedBy } from '../../readings/raises.ts'
 import { planRaise, type RaisePlan } from '../../water/correction/raise.ts'
 import { MS_PER_HOUR } from '../../time/zone.ts'
@@ -29,18 +29,6 @@ export interface RaiseToday {
   plan: RaisePlan
   /** Of the product on the shelf; without one, in grams of the dry salt. */
   dose: PlannedDose
-}
-
-/** The last value that may be dosed by: no doubtful one of a probe. */
-function lastTrusted(
-  journal: Journal,
-  tankId: string,
-  parameterId: string,
-  now: number,
-): { at: number; value: number } | null {
-  for (const { at, content } of [...trustedReadingsOf(journal, tankId, parameterId)].reverse())
-    if (at <= now && content.result.kind === 'value') return { at, value: content.result.value }
-  return null
 }
 
 /**
@@ -78,7 +66,7 @@ export function raiseToday(
   if (!parameter) return null
   const { netL, middle, uptake, hasSmallPolyps, levelOf } = correctionStart(journal, tank, parameter, now)
   const { clock } = settings
-  const last = lastTrusted(journal, tank.id, parameterId, now)
+  const last = valuesOf(journal, tank.id, parameterId, -Infinity, now).at(-1)
   if (netL === null || !last || clock.dayOf(last.at) !== clock.dayOf(now)) return null
   const since = Math.min(clock.instantAt(clock.dayOf(now)), now - APART_HOURS * MS_PER_HOUR)
   if (isRaisedSince(journal, tank.id, parameterId, since, now)) return null

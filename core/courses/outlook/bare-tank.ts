@@ -1,8 +1,8 @@
-import { TOTAL_AMMONIA_WARN_MG_PER_L, tanAsN } from '../../ammonia/basis.ts'
+import { TOTAL_AMMONIA_WARN_MG_PER_L } from '../../ammonia/basis.ts'
 import { netVolumeAt } from '../../household/tanks.ts'
 import { countAt, animalById } from '../../household/animals.ts'
 import type { Journal } from '../../journal/journal.ts'
-import { readingsOf } from '../../readings/latest.ts'
+import { valuesOf } from '../../readings/evidence.ts'
 import { MS_PER_DAY } from '../../time/zone.ts'
 import { NH4_PER_N } from '../../units/units.ts'
 import type { CoursePlan } from '../plan.ts'
@@ -66,13 +66,9 @@ function readRate(
   until: number,
   changes: readonly Change[],
 ): number | null {
-  const last = readingsOf(journal, tankId, 'tan').findLast(
-    ({ at, content }) => at > since + LEAST_DAYS * MS_PER_DAY && at <= until && content.result.kind === 'value',
-  )
-  if (!last || last.content.result.kind !== 'value') return null
-  const { basis, result } = last.content
-  // Where a kit says what it states, all is told as NH4, as the handbook's limits are.
-  const value = basis === undefined ? result.value : tanAsN({ basis }, result.value) * NH4_PER_N
+  const last = valuesOf(journal, tankId, 'tan', since + LEAST_DAYS * MS_PER_DAY + 1, until).at(-1)
+  if (!last) return null
+  const { value } = last
   const unit = levelAt(since, last.at, 1, changes)
   // A kit that still shows nothing says only that it is less than its first colour: no rate to go by.
   return unit > 0 && value > 0 ? value / unit : null

@@ -1,6 +1,6 @@
 import { fragTub } from '../testing/corals.ts'
 import { quarantine } from '../testing/schools.ts'
-import { psuOfGravity } from '../tracks/salinity.ts'
+import { psuOfGravity } from '../../salinity/gravity.ts'
 import { dosesToCome, ifDipped, ifDosedLate, ifSalinityRead, ifSeenNow } from './count-what-if.ts'
 import { ifRaised } from './what-if.ts'
 

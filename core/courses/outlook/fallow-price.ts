@@ -3,7 +3,7 @@ import { lifeModelOf } from '../../catalogue/treatments/treatments.ts'
 import { trendFit } from '../../evidence/trend.ts'
 import { tankById } from '../../household/tanks.ts'
 import type { Journal } from '../../journal/journal.ts'
-import { readingsOf } from '../../readings/latest.ts'
+import { valuesOf } from '../../readings/evidence.ts'
 import { iso, MS_PER_DAY, type ZoneClock } from '../../time/zone.ts'
 import type { CoursePlan } from '../plan.ts'
 import { COMPARED_DAYS, fishlessRisk } from './fishless-risk.ts'
@@ -33,11 +33,10 @@ export function alkalinityOutlook(journal: Journal, tankId: string, now: number)
   if (!tank || !parameter) return null
   // Corals in a small tub: quarantine.md 7.5, coral-chem.
   const low = bandFor(parameter, tank.profile)?.[0] ?? CORAL_ALKALINITY_LOW
-  const readings = readingsOf(journal, tankId, 'alk-kh').flatMap(({ at, content }) =>
-    at <= now && now - at < TREND_DAYS * MS_PER_DAY && content.result.kind === 'value'
-      ? [{ at: iso(at), value: content.result.value }]
-      : [],
-  )
+  const readings = valuesOf(journal, tankId, 'alk-kh', now - TREND_DAYS * MS_PER_DAY + 1, now).map(({ at, value }) => ({
+    at: iso(at),
+    value,
+  }))
   const fit = trendFit({ readings, targets: [low], now: iso(now) })
   if (!fit.ok) return null
   const [reach] = fit.value.reach

@@ -3,7 +3,7 @@ import type { ParameterId } from '../../catalogue/parameter.types.ts'
 import { animalsOf } from '../../household/animals.ts'
 import { tanksOf, type Tank } from '../../household/tanks.ts'
 import type { Journal } from '../../journal/journal.ts'
-import { readingsOf } from '../../readings/latest.ts'
+import { valuesOf } from '../../readings/evidence.ts'
 import { worstChangePerDay } from '../../readings/worst-change.ts'
 import { MS_PER_DAY } from '../../time/zone.ts'
 import { runningIn, type Course } from '../course.ts'
@@ -33,10 +33,7 @@ function worstPerDay(
   from: number,
   now: number,
 ): number | null {
-  const values = readingsOf(journal, tankId, parameter).flatMap(({ at, content }) =>
-    at >= from && at <= now && content.result.kind === 'value' ? [{ at, value: content.result.value }] : [],
-  )
-  return worstChangePerDay(values)
+  return worstChangePerDay(valuesOf(journal, tankId, parameter, from, now))
 }
 
 /**

@@ -5,7 +5,8 @@ import type { CountMeasure } from '../../catalogue/courses/definitions.ts'
 import type { Part } from '../../household/parts.ts'
 import { firstAtOrAfter, type Journal } from '../../journal/journal.ts'
 import { netVolumeAt } from '../../household/tanks.ts'
-import { trustedReadingsOf } from '../../readings/doubtful.ts'
+import { decisiveLevel, levelsOf } from '../../readings/evidence.ts'
+import { psuOfGravity } from '../../salinity/gravity.ts'
 import { MS_PER_DAY, MS_PER_HOUR } from '../../time/zone.ts'
 import type { Course } from '../course.ts'
 import type { CourseRecord } from './record.ts'
@@ -216,13 +217,17 @@ export function salinityFacts(
   course: Course,
   until: number,
 ): Pick<CourseRecord, 'salinities' | 'swaps'> {
-  const isHeld = course.definition.tracks.some((track) => track.kind === 'hold' && track.by === 'salinity')
-  if (!isHeld) return { salinities: [], swaps: [] }
+  const held = course.definition.tracks.find((track) => track.kind === 'hold' && track.by === 'salinity')
+  if (held?.kind !== 'hold' || held.by !== 'salinity') return { salinities: [], swaps: [] }
+  const range = { low: psuOfGravity(held.low), high: psuOfGravity(held.high) }
   const { tankId, startedAt } = course
   const byInstant = new Map<number, CourseRecord['salinities'][number]>()
-  for (const { at, content, id } of trustedReadingsOf(journal, tankId, 'salinity'))
-    if (at >= startedAt - MS_PER_DAY && at <= until && content.result.kind === 'value')
-      byInstant.set(at, { ms: at, psu: Math.max(0, content.result.value), entryId: id })
+  for (const evidence of levelsOf(journal, tankId, 'salinity')) {
+    const { at, line } = evidence
+    const psu = decisiveLevel(evidence, range)
+    if (at >= startedAt - MS_PER_DAY && at <= until && psu !== null)
+      byInstant.set(at, { ms: at, psu: Math.max(0, psu), entryId: line.id })
+  }
   return {
     salinities: [...byInstant.values()],
     swaps: journal.ofKind('water-change').flatMap(({ at, content, id }) => {

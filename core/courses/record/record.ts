@@ -9,7 +9,7 @@ import { partsOf, type Part } from '../../household/parts.ts'
 import { netVolumeAt, tankById } from '../../household/tanks.ts'
 import type { ContentOf } from '../../journal/entry.ts'
 import { firstAtOrAfter, type Journal, type Line } from '../../journal/journal.ts'
-import { trustedReadingsOf } from '../../readings/doubtful.ts'
+import { decisiveLevel, levelsOf } from '../../readings/evidence.ts'
 import { isDrugCourse, type Course, type DrugCourse } from '../course.ts'
 import { givenDoses, WHOLE_SHARE } from './record-doses.ts'
 import {
@@ -100,7 +100,7 @@ export interface CourseRecord {
   course: Course
   volumeL: number | null
   readings: (LevelReading & { entryId: string })[]
-  /** Copper tests without a plain value: they count as tested, not as a level. */
+  /** Copper tests that leave the level open, as “> 1.8” does: they count as tested, not as a level. */
   otherTests: number[]
   events: LoggedEvent[]
   restarts: Restart[]
@@ -145,8 +145,8 @@ export type DrugRecord = CourseRecord & { course: DrugCourse }
 
 export const isDrugRecord = (record: CourseRecord): record is DrugRecord => isDrugCourse(record.course)
 
-/** Levels at one instant: the last written holds. */
-function valueReadings(
+/** Levels at one instant: the last written holds. A limit or a range is a level where it decides on which side of the low it lies. */
+function levelReadings(
   journal: Journal,
   course: Course,
   until: number,
@@ -155,15 +155,17 @@ function valueReadings(
   const otherTests: number[] = []
   // Of the drugs that are held only copper has a test at home: quarantine.md 5.4.
   if (!course.dose || !isCopper(course.dose.agent)) return { readings: [], otherTests }
-  for (const { at, content, id } of trustedReadingsOf(journal, course.tankId, 'copper')) {
+  for (const evidence of levelsOf(journal, course.tankId, 'copper')) {
+    const { at, line } = evidence
     if (at < course.startedAt || at > until) continue
-    const { result, uncertainty } = content
-    if (result.kind !== 'value') otherTests.push(at)
+    const { uncertainty } = line.content
+    const mgPerL = decisiveLevel(evidence, course.dose)
+    if (mgPerL === null) otherTests.push(at)
     else
       byInstant.set(at, {
         ms: at,
-        mgPerL: Math.max(0, result.value),
-        entryId: id,
+        mgPerL: Math.max(0, mgPerL),
+        entryId: line.id,
         ...(uncertainty !== undefined && { sdMgPerL: uncertainty / 2 }),
       })
   }
@@ -347,7 +349,7 @@ export function recordOf(journal: Journal, course: Course, now: number): CourseR
   return {
     course,
     volumeL: tankById(journal, course.tankId)?.volume?.netL ?? null,
-    ...valueReadings(journal, course, until),
+    ...levelReadings(journal, course, until),
     events: waterEvents(journal, course, until),
     restarts: [
       ...(course.dose ? carbonRestarts(journal, course, until) : []),

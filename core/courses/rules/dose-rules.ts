@@ -1,6 +1,6 @@
 import { momentBeside, spanText } from '../../time/words.ts'
 import { plural } from '../../words/numbers.ts'
-import { gravityOfPsu } from '../tracks/salinity.ts'
+import { gravityOfPsu } from '../../salinity/gravity.ts'
 import type { Judged, RuleInput } from './rules.ts'
 
 /** Where the salinity is, or has been, beyond its limits: quarantine.md 7.4; only over the high does it cost the days. */

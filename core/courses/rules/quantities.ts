@@ -1,6 +1,6 @@
 import type { Condition, Op, Quantity } from '../../catalogue/courses/definitions.ts'
 import { MS_PER_DAY, MS_PER_HOUR } from '../../time/zone.ts'
-import { readingsOf } from '../../readings/latest.ts'
+import { holds, levelsOf, type Verdict } from '../../readings/evidence.ts'
 import { roundsOf } from '../tracks/measure.ts'
 import { lastScores } from '../tracks/series.ts'
 import { sessionDays } from '../tracks/sessions.ts'
@@ -8,26 +8,22 @@ import type { Judged, RuleInput } from './rules.ts'
 
 export type Comparison = Extract<Condition, { left: Quantity }>
 
-const COMPARE: Record<Op, (left: number, right: number) => boolean> = {
-  '<': (left, right) => left < right,
-  '<=': (left, right) => left <= right,
-  '>': (left, right) => left > right,
-  '>=': (left, right) => left >= right,
-}
-
+/** What is known of a quantity at an instant: both ends are equal for a plain value. */
 interface Taken {
   at: number
-  value: number
+  low: number
+  high: number
 }
 
-/** The plain values of a parameter that bear on a course: from the day before its start on. */
-function valuesOf({ journal, facts }: RuleInput, parameter: string): Taken[] {
+/** A number that has no instant of its own: a limit, or the day of the course. */
+const plainly = (value: number, at = -Infinity): Taken => ({ at, low: value, high: value })
+
+/** The trusted readings of a parameter that bear on a course: from the day before its start on. */
+function takenReadings({ journal, facts }: RuleInput, parameter: string): Taken[] {
   const { course, now } = facts
-  return readingsOf(journal, course.tankId, parameter).flatMap(({ at, content }) =>
-    at <= now && at >= course.startedAt - BASELINE_DAYS * MS_PER_DAY && content.result.kind === 'value'
-      ? [{ at, value: content.result.value }]
-      : [],
-  )
+  return levelsOf(journal, course.tankId, parameter)
+    .filter(({ at }) => at <= now && at >= course.startedAt - BASELINE_DAYS * MS_PER_DAY)
+    .map(({ at, low, high }) => ({ at, low, high }))
 }
 
 /** A test of the two days before the start is the value of the start: outbreaks.md 5.2, blackout-marine 1. */
@@ -37,10 +33,12 @@ const BASELINE_DAYS = 2
 const DAY_APART_HOURS = [12, 36] as const
 
 /** How much a parameter has changed since about a day ago. */
-function dayChange(values: readonly Taken[]): number | null {
+function dayChange(values: readonly Taken[]): Taken | null {
   const last = values.at(-1)
   const before = last && values.findLast(({ at }) => last.at - at >= DAY_APART_HOURS[0] * MS_PER_HOUR)
-  return !last || !before || last.at - before.at > DAY_APART_HOURS[1] * MS_PER_HOUR ? null : last.value - before.value
+  return !last || !before || last.at - before.at > DAY_APART_HOURS[1] * MS_PER_HOUR
+    ? null
+    : { at: last.at, low: last.low - before.high, high: last.high - before.low }
 }
 
 /** How the parts of a round make one figure, where no track of the course says so. */
@@ -55,75 +53,98 @@ const roundsIn = (
   return roundsOf(facts, measure, track?.kind === 'measure' ? track.of : HOW, settings.clock)
 }
 
+/** A quantity times a factor that is not negative, and more by so much. */
+const scaled = ({ at, low, high }: Taken, times = 1, plus = 0): Taken => ({
+  at,
+  low: low * times + plus,
+  high: high * times + plus,
+})
+
+const roundsTaken = (input: RuleInput, measure: Parameters<typeof roundsOf>[1]): Taken[] =>
+  roundsIn(input, measure).map(({ at, value }) => plainly(value, at))
+
 /** What a quantity is now; null where it was not measured yet. */
-function quantityNow(input: RuleInput, asked: Quantity): number | null {
-  if (typeof asked === 'number') return asked
+function quantityNow(input: RuleInput, asked: Quantity): Taken | null {
+  if (typeof asked === 'number') return plainly(asked)
   if ('day' in asked)
-    return input.settings.clock.dayOf(input.facts.now) - input.settings.clock.dayOf(input.facts.course.startedAt)
+    return plainly(
+      input.settings.clock.dayOf(input.facts.now) - input.settings.clock.dayOf(input.facts.course.startedAt),
+    )
   if ('parameter' in asked) {
-    const values = valuesOf(input, asked.parameter)
+    const values = takenReadings(input, asked.parameter)
     if (asked.at === 'day-change') return dayChange(values)
     const one = asked.at === 'start' ? values[0] : values.at(-1)
-    return one === undefined ? null : one.value * (asked.times ?? 1)
+    return one === undefined ? null : scaled(one, asked.times)
   }
   if ('measure' in asked) {
-    const rounds = roundsIn(input, asked.measure)
+    const rounds = roundsTaken(input, asked.measure)
     const one = asked.at === 'start' ? rounds[0] : rounds.at(-1)
-    return one === undefined ? null : one.value * (asked.times ?? 1) + (asked.plus ?? 0)
+    return one === undefined ? null : scaled(one, asked.times, asked.plus)
   }
-  if ('rounds' in asked) return sessionDays(input.facts, input.settings.clock)
+  if ('rounds' in asked) return plainly(sessionDays(input.facts, input.settings.clock))
   const scores = input.series ? lastScores(input.series, asked.arm) : []
   if (scores.length === 0) return null
-  return asked.of === 'least' ? Math.min(...scores) : Math.max(...scores)
+  return plainly(asked.of === 'least' ? Math.min(...scores) : Math.max(...scores))
 }
 
 /** Every value of a quantity that was ever taken in the course. */
 const takenOf = (input: RuleInput, asked: Quantity): readonly Taken[] =>
   typeof asked === 'object' && 'parameter' in asked
-    ? valuesOf(input, asked.parameter)
+    ? takenReadings(input, asked.parameter)
     : typeof asked === 'object' && 'measure' in asked
-      ? roundsIn(input, asked.measure)
+      ? roundsTaken(input, asked.measure)
       : []
 
-/** Those at the end of a list that hold and are so many hours apart: how many weeks on end. */
-function onEnd(values: readonly Taken[], holds: (value: number) => boolean, apartHours: number): number {
+type Holds = (taken: Taken) => boolean
+
+/** Counts those at the end of a list that hold and are at least so many hours apart: weeks in a row. */
+function onEnd(values: readonly Taken[], isHeld: Holds, apartHours: number): number {
   let count = 0
   let next = Infinity
   for (let i = values.length - 1; i >= 0; i--) {
-    const { at, value } = values[i]!
-    if (!holds(value)) break
-    if (next - at < apartHours * MS_PER_HOUR) continue
+    const taken = values[i]!
+    if (!isHeld(taken)) break
+    if (next - taken.at < apartHours * MS_PER_HOUR) continue
     count++
-    next = at
+    next = taken.at
   }
   return count
 }
 
-/** Since when, on end, every value has held; null where the last one does not. */
-function heldSince(values: readonly Taken[], holds: (value: number) => boolean): number | null {
+/** Since when every value in a row has held; null where the last one does not. */
+function heldSince(values: readonly Taken[], isHeld: Holds): number | null {
   let since: number | null = null
-  for (let i = values.length - 1; i >= 0 && holds(values[i]!.value); i--) since = values[i]!.at
+  for (let i = values.length - 1; i >= 0 && isHeld(values[i]!); i--) since = values[i]!.at
   return since
+}
+
+/** A comparison of two quantities, each known between two ends. */
+function compare(left: Taken, op: Op, right: Taken): Verdict {
+  const [atLeast, atMost] = [holds(left, op, right.low), holds(left, op, right.high)]
+  return atLeast === atMost ? atLeast : 'open'
 }
 
 /** How a comparison stands: now, on the last rounds, or on every value of some days. */
 export function compared(input: RuleInput, condition: Comparison): Judged {
   const { left, op, right, onLast, apartHours = 0, forDays } = condition
   const [is, limit] = [quantityNow(input, left), quantityNow(input, right)]
-  if (is === null || limit === null) return { state: 'not-yet', says: 'not measured yet' }
-  const holds = (value: number) => COMPARE[op](value, limit)
+  if (is === null || limit === null) return { state: 'unknown', says: 'not measured yet' }
+  const isHeld = (taken: Taken) => compare(taken, op, limit) === 'yes'
+  const asOf = Math.max(is.at, limit.at)
+  const when = Number.isFinite(asOf) ? { asOf } : {}
   if (onLast !== undefined) {
-    const count = Math.min(onLast, onEnd(takenOf(input, left), holds, apartHours))
+    const count = Math.min(onLast, onEnd(takenOf(input, left), isHeld, apartHours))
     return {
       state: count >= onLast ? 'holds' : 'not-yet',
-      says: `${count} of ${onLast} on end`,
+      says: `${count} of ${onLast} in a row`,
       is: count,
       limit: onLast,
       near: count / onLast,
+      ...when,
     }
   }
   if (forDays !== undefined) {
-    const since = heldSince(takenOf(input, left), holds)
+    const since = heldSince(takenOf(input, left), isHeld)
     const days = since === null ? 0 : Math.min(forDays, Math.floor((input.facts.now - since) / MS_PER_DAY))
     return {
       state: days >= forDays ? 'holds' : 'not-yet',
@@ -131,16 +152,31 @@ export function compared(input: RuleInput, condition: Comparison): Judged {
       is: days,
       limit: forDays,
       near: days / forDays,
+      ...when,
     }
   }
+  const verdict = compare(is, op, limit)
+  const [isText, limitText] = [spanText(is), spanText(limit)]
+  if (verdict === 'open')
+    return {
+      state: 'unknown',
+      says: `${isText} cannot tell: the limit is ${limitText}`,
+      limit: nearEnd(limit),
+      ...when,
+    }
   return {
-    state: holds(is) ? 'holds' : 'not-yet',
-    says: `${plain(is)} of ${plain(limit)}`,
-    is,
-    limit,
-    near: nearness(op, is, limit),
+    state: verdict === 'yes' ? 'holds' : 'not-yet',
+    says: `${isText} of ${limitText}`,
+    is: nearEnd(is),
+    limit: nearEnd(limit),
+    near: verdict === 'yes' ? 1 : nearness(op, nearEnd(is), nearEnd(limit)),
+    ...when,
   }
 }
+
+/** The one figure that stands for what is known: the end that is known of a limit, the middle of a range. */
+const nearEnd = ({ low, high }: Taken): number =>
+  low === -Infinity ? high : high === Infinity ? low : (low + high) / 2
 
 /** How near a value is to its limit, 0 to 1: over it, or under it, as the comparison asks. */
 function nearness(op: Op, is: number, limit: number): number {
@@ -149,3 +185,13 @@ function nearness(op: Op, is: number, limit: number): number {
 }
 
 const plain = (value: number) => Number(value.toPrecision(3))
+
+/** What is known in figures: "0.2", "< 0.5", "> 2", "1–2". */
+const spanText = ({ low, high }: Taken): string =>
+  low === high
+    ? `${plain(low)}`
+    : low === -Infinity
+      ? `< ${plain(high)}`
+      : high === Infinity
+        ? `> ${plain(low)}`
+        : `${plain(low)}–${plain(high)}`

@@ -4,7 +4,7 @@ import { animalById, animalLabel } from '../../household/animals.ts'
 import type { Settings } from '../../household/settings.ts'
 import type { Journal } from '../../journal/journal.ts'
 import { isAmmoniaLow } from '../../ammonia/basis.ts'
-import { readingsOf } from '../../readings/latest.ts'
+import { lastEvidence } from '../../readings/evidence.ts'
 import { wordOn } from '../../schedule/task.ts'
 import { readingResult } from '../../words/quantities.ts'
 import { MS_PER_DAY, MS_PER_HOUR } from '../../time/zone.ts'
@@ -27,17 +27,19 @@ import { compared } from './quantities.ts'
 import { levelEvent, levelKept, twoInRange } from './level-rules.ts'
 import { bathEvent, lateMove, setsDry } from './round-rules.ts'
 
-/** A rule of a course and how it stands. `ask`: only the keeper can say. */
+/** A rule of a course and how it stands. `ask`: only the keeper can say; `unknown`: no reading decides it. */
 export interface RuleState {
   id: string
   rule: string
   role: Rule['role']
-  state: 'holds' | 'not-yet' | 'broken' | 'ask'
+  state: 'holds' | 'not-yet' | 'broken' | 'ask' | 'unknown'
   says: string
   /** The keeper's own word makes it hold. */
   canBeSaid?: true
   /** It holds by the keeper's own word, and may be taken back: of what a plan asks. */
   canBeDenied?: true
+  /** The instant of the reading or count that it rests on, ms. */
+  asOf?: number
   /** What it is now and where its limit lies, where it compares numbers. */
   is?: number
   limit?: number
@@ -77,12 +79,12 @@ export interface RuleInput {
 
 function ammoniaLow({ journal, facts, settings, rounds }: RuleInput): Judged {
   // Where the fish are: from set to set the water is another.
-  const last = readingsOf(journal, rounds?.tankId ?? facts.course.tankId, 'tan').findLast(({ at }) => at <= facts.now)
+  const last = lastEvidence(journal, rounds?.tankId ?? facts.course.tankId, 'tan', facts.now)?.line
   if (!last || last.at < facts.course.startedAt - MS_PER_DAY) return { state: 'not-yet', says: 'not tested' }
   const when = dayBeside(settings.clock.dayOf(last.at), settings.clock.dayOf(facts.now))
   const isLow = isAmmoniaLow(last.content)
   const said = `${readingResult(last.content, settings.units).value}${last.content.basis ? ` as ${last.content.basis}` : ''} ${when}`
-  return { state: isLow === null ? 'ask' : isLow ? 'holds' : 'broken', says: said }
+  return { state: isLow === null ? 'ask' : isLow ? 'holds' : 'broken', says: said, asOf: last.at }
 }
 
 /** tr-5, and the same for the end of thirty days: nothing seen, and somebody has looked. */
@@ -218,14 +220,18 @@ function deathJudged({ facts, seen }: RuleInput, days: number): Judged {
     : { state: 'not-yet', says: 'none' }
 }
 
-/** Of several: all hold only if each does, any if one does; what is not known is asked about. */
+/** States that leave a condition undecided, the one first that a keeper can answer. */
+const UNDECIDED: readonly RuleState['state'][] = ['ask', 'unknown']
+const isUndecided = ({ state }: Judged): boolean => UNDECIDED.includes(state)
+
+/** Of several: all hold only if each does, any if one does; where that hangs on one that is not known, it is undecided as that one is. */
 function together(judged: readonly Judged[], kind: 'all' | 'any'): Judged {
-  const decides = kind === 'all' ? (one: Judged) => one.state !== 'holds' : (one: Judged) => one.state === 'holds'
-  const found = judged.find((one) => decides(one) && one.state !== 'ask') ?? judged.find(decides)
-  if (found) return found
-  return kind === 'all'
-    ? { ...judged[0]!, state: 'holds' }
-    : (judged.find(({ state }) => state === 'ask') ?? judged[0]!)
+  const holds = (one: Judged) => one.state === 'holds'
+  const decisive = judged.find((one) => (kind === 'all' ? !holds(one) && !isUndecided(one) : holds(one)))
+  if (decisive) return decisive
+  const open = UNDECIDED.flatMap((state) => judged.find((one) => one.state === state) ?? [])[0]
+  if (open) return open
+  return kind === 'all' ? { ...judged[0]!, state: 'holds' } : judged[0]!
 }
 
 /** How a condition stands by what the journal says. */
@@ -242,7 +248,7 @@ function judge(input: RuleInput, condition: Condition, id: string): Judged {
   if ('left' in condition) return compared(input, condition)
   if ('not' in condition) {
     const judged = judge(input, condition.not, id)
-    return judged.state === 'ask' ? judged : { ...judged, state: judged.state === 'holds' ? 'not-yet' : 'holds' }
+    return isUndecided(judged) ? judged : { ...judged, state: judged.state === 'holds' ? 'not-yet' : 'holds' }
   }
   if ('track' in condition) return trackFull(input, condition.track)
   if ('sign' in condition) return signSeen(input, condition)

@@ -34,6 +34,7 @@ const rule = strict({
   rule: Type.String(),
   role: oneOf(['gate', 'hard', 'stop', 'escalate', 'success', 'event'] as const),
   state: oneOf(['holds', 'not', 'unknown', 'ask'] as const, 'ask: only the keeper can say'),
+  asOf: maybeInstant('the reading or count that it rests on; null where it rests on none'),
   is: Type.Optional(Type.Number()),
   limit: Type.Optional(Type.Number()),
 })

@@ -39,7 +39,7 @@ const WARNING_RULES: Readonly<Record<string, string>> = {
   sign: 'sign-seen',
 }
 
-const RULE_STATES = { holds: 'holds', 'not-yet': 'not', broken: 'not', ask: 'ask' } as const
+const RULE_STATES = { holds: 'holds', 'not-yet': 'not', broken: 'not', ask: 'ask', unknown: 'unknown' } as const
 
 const COUNT_STATES: Record<HoldCount['state'], Count['state']> = {
   'not-started': 'waiting',
@@ -313,10 +313,11 @@ export function standingOf(
     anchors: anchorsOf(plan, counts),
     counts,
     series: seriesStanding(plan),
-    rules: [...plan.rules, ...plan.events].map(({ id, role, state, is, limit }) => ({
+    rules: [...plan.rules, ...plan.events].map(({ id, role, state, is, limit, asOf }) => ({
       rule: id,
       role,
       state: RULE_STATES[state],
+      asOf: asOf === undefined ? null : iso(asOf),
       ...(is !== undefined && { is }),
       ...(limit !== undefined && { limit }),
     })),

@@ -2,7 +2,7 @@ import { animalGroupById } from '../../catalogue/animal-group.ts'
 import type { Step } from '../../catalogue/courses/definitions.ts'
 import { animalLabel, residentsBetween } from '../../household/animals.ts'
 import { dayOfLooks, WATCH_MINUTES } from '../../watching/short-looks.ts'
-import { readingsOf } from '../../readings/latest.ts'
+import { trustedReadingsOf } from '../../readings/doubtful.ts'
 import { dayText, MS_PER_DAY, MS_PER_HOUR, type Day } from '../../time/zone.ts'
 import { base, dayNumber, type Draft, type TaskInput } from './step-input.ts'
 
@@ -22,7 +22,7 @@ export function ammoniaTasks(input: TaskInput, step: Step): Draft[] {
   const { clock } = settings
   const startDay = clock.dayOf(course.startedAt)
   const testedOn = (parameter: string, day: Day) =>
-    readingsOf(journal, tankId, parameter).some(({ at }) => at <= now && clock.dayOf(at) === day)
+    trustedReadingsOf(journal, tankId, parameter).some(({ at }) => at <= now && clock.dayOf(at) === day)
   const drafts: Draft[] = []
   for (let day = Math.max(startDay, clock.dayOf(now)); day <= Math.min(horizon, startDay + AMMONIA_DAYS - 1); day++) {
     const missing = [

@@ -1,7 +1,7 @@
 import type { Step } from '../../catalogue/courses/definitions.ts'
 import { productById } from '../../household/shelf.ts'
 import type { Journal } from '../../journal/journal.ts'
-import { readingsOf } from '../../readings/latest.ts'
+import { valuesOf } from '../../readings/evidence.ts'
 import { MS_PER_DAY, MS_PER_HOUR, type ZoneClock } from '../../time/zone.ts'
 import { measureText } from '../../words/measure.ts'
 import { doseToLevel, doseToward } from '../amounts/planned-dose.ts'
@@ -24,9 +24,7 @@ function silicateAmount(
   const productId = wanted && course.products[wanted.dose]
   const product = productId === undefined ? null : productById(journal, productId)
   const last = sessions.at(-1)
-  const values = readingsOf(journal, course.tankId, 'sio2').flatMap(({ at, content }) =>
-    at <= now && content.result.kind === 'value' ? [{ at, value: content.result.value }] : [],
-  )
+  const values = valuesOf(journal, course.tankId, 'sio2', -Infinity, now)
   const isMixed = ({ at }: { at: number }) =>
     last !== undefined && at - last.at >= MIXED_HOURS[0] * MS_PER_HOUR && at - last.at <= MIXED_HOURS[1] * MS_PER_HOUR
   const after = values.find(isMixed)

@@ -2,7 +2,7 @@ import type { Definition, Step } from '../../catalogue/courses/definitions.ts'
 import { WHITE_STAGE } from '../../catalogue/patch-stage.ts'
 import { residentsOf } from '../../household/animals.ts'
 import { tankById } from '../../household/tanks.ts'
-import { readingsOf } from '../../readings/latest.ts'
+import { trustedReadingsOf } from '../../readings/doubtful.ts'
 import { minuteOfTime, MS_PER_DAY, MS_PER_HOUR, type Day } from '../../time/zone.ts'
 import { measureText } from '../../words/measure.ts'
 import { dilute } from '../amounts/planned-dose.ts'
@@ -32,7 +32,7 @@ function isDone(input: TaskInput, step: Step, from: number, until: number): bool
   if (step.act === 'dose') return facts.sessions.some(within)
   if (step.act === 'read')
     return (step.parameters ?? []).every((parameter) =>
-      readingsOf(journal, facts.course.tankId, parameter).some((line) => within(line) && line.at <= facts.now),
+      trustedReadingsOf(journal, facts.course.tankId, parameter).some((line) => within(line) && line.at <= facts.now),
     )
   if (step.act === 'change')
     return journal

@@ -1,17 +1,10 @@
 import type { Step } from '../../catalogue/courses/definitions.ts'
+import { gravityOfPsu, psuOfGravity } from '../../salinity/gravity.ts'
 import { swapSalinity } from '../../salinity/salinity.ts'
 import { MS_PER_HOUR } from '../../time/zone.ts'
 import { measureText } from '../../words/measure.ts'
 import type { PlannedChange } from '../amounts/planned-dose.ts'
-import {
-  gravityOfPsu,
-  LOWERING,
-  loweringSteps,
-  psuOfGravity,
-  RAISING,
-  raisingDays,
-  type SalinityState,
-} from '../tracks/salinity.ts'
+import { LOWERING, loweringSteps, RAISING, raisingDays, type SalinityState } from '../tracks/salinity.ts'
 import { base, dayNumber, waitsForOf, type Draft, type TaskInput } from './step-input.ts'
 
 /** A step this near its gravity is done: a refractometer reads to 0.001. */

@@ -1,6 +1,6 @@
 import { runOperation } from '../../operations/run.ts'
 import { quarantine, type Quarantine } from '../testing/schools.ts'
-import { gravityOfPsu, psuOfGravity } from './salinity.ts'
+import { gravityOfPsu, psuOfGravity } from '../../salinity/gravity.ts'
 
 /** Sea water of 1.0262 in 60 L, and pH 8. */
 function hypo(definition = 'qt-d-hypo'): Quarantine {

@@ -1,6 +1,6 @@
 import type { Track } from '../../catalogue/courses/definitions.ts'
 import { levelPath, stretches, type Piece, type Stretch } from '../../clock/level-path.ts'
-import { convertSalinity } from '../../salinity/salinity.ts'
+import { gravityOfPsu, psuOfGravity } from '../../salinity/gravity.ts'
 import { iso, MS_PER_HOUR } from '../../time/zone.ts'
 import type { CourseRecord } from '../record/record.ts'
 import { countHold, type HoldCount } from './hold.ts'
@@ -27,20 +27,6 @@ export interface SalinityState {
 const USUAL_PSU = 35
 /** Levels are mirrored about this, so that "over the high" is counted as "under the low" of a drug is. */
 const MIRROR_PSU = 100
-
-/** Psu of a specific gravity at 25 °C; quarantine.md gives all gravities so. */
-export function psuOfGravity(sg: number): number {
-  const converted = convertSalinity({ value: sg, unit: 'sg' })
-  if (!converted.ok) throw new RangeError(`not a specific gravity of water: ${sg}`)
-  return converted.value.psu
-}
-
-/** Specific gravity of a salinity at 25 °C. */
-export function gravityOfPsu(psu: number): number {
-  const converted = convertSalinity({ value: psu, unit: 'psu' })
-  if (!converted.ok) throw new RangeError(`not a salinity: ${psu}`)
-  return converted.value.sg
-}
 
 const mirrored = (psu: number): number => MIRROR_PSU - psu
 

@@ -3,6 +3,7 @@ import { parameterById } from '../../catalogue/parameter.ts'
 import type { Tank } from '../../household/tanks.ts'
 import type { ContentOf } from '../../journal/entry.ts'
 import type { Journal, Line } from '../../journal/journal.ts'
+import { valuesOf } from '../../readings/evidence.ts'
 import { readingsOf } from '../../readings/latest.ts'
 import { MS_PER_DAY } from '../../time/zone.ts'
 import { bandState } from '../tests.ts'
@@ -93,13 +94,11 @@ const isOff = ({ state }: JudgedElement) => state === 'low' || state === 'high'
  * judgeLab(journal, tank, labResultsOf(journal, tank.id)[0]).elements.filter(({ state }) => state === 'low')
  */
 export function judgeLab(journal: Journal, tank: Tank, line: Line<ContentOf<'lab-result'>>): JudgedLab {
-  const near = readingsOf(journal, tank.id, 'salinity').filter(
-    ({ at }) => Math.abs(at - line.at) <= SALINITY_DAYS * MS_PER_DAY,
+  const days = SALINITY_DAYS * MS_PER_DAY
+  const [read] = valuesOf(journal, tank.id, 'salinity', line.at - days, line.at + days).sort(
+    (a, b) => Math.abs(a.at - line.at) - Math.abs(b.at - line.at),
   )
-  const read = near
-    .flatMap(({ at, content: { result } }) => (result.kind === 'value' ? [{ at, psu: result.value }] : []))
-    .sort((a, b) => Math.abs(a.at - line.at) - Math.abs(b.at - line.at))[0]
-  const salinityPsu = read?.psu ?? REFERENCE_PSU
+  const salinityPsu = read?.value ?? REFERENCE_PSU
   const elements = line.content.results
     .flatMap(({ element: id, mgPerL, below }): JudgedElement[] => {
       const element = labElementById(id)

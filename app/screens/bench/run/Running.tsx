@@ -20,7 +20,7 @@ import {
 } from '../../../../core/bench/refusals.ts'
 import type { ChecklistItem, ProcedureStep, StepRecord } from '../../../../core/catalogue/procedures/procedure.types.ts'
 import type { Content } from '../../../../core/journal/entry.ts'
-import { lastValue } from '../../../../core/readings/latest.ts'
+import { lastValue } from '../../../../core/readings/evidence.ts'
 import { iso, MS_PER_MINUTE } from '../../../../core/time/zone.ts'
 import { measureText, toKept } from '../../../../core/words/measure.ts'
 import { useRing } from '../../../arrivals/useRing.ts'

@@ -1,5 +1,6 @@
 import { heldLevelOf, type CoursePlan } from '../../../../core/courses/plan.ts'
-import { gravityOfPsu, type SalinityState } from '../../../../core/courses/tracks/salinity.ts'
+import type { SalinityState } from '../../../../core/courses/tracks/salinity.ts'
+import { gravityOfPsu } from '../../../../core/salinity/gravity.ts'
 import { momentBeside } from '../../../../core/time/words.ts'
 import { measureText } from '../../../../core/words/measure.ts'
 import { ClockStrip } from '../../../courses/ClockStrip.tsx'

@@ -7,7 +7,7 @@ import { courseVerdict, VERDICT_WORDS } from '../../../../core/courses/range-wor
 import { iso } from '../../../../core/time/zone.ts'
 import { readTyped, typedAgain, typedUnit } from '../../../../core/readings/typed-reading.ts'
 import { testedIn } from '../../../../core/water/tests.ts'
-import { lastValue } from '../../../../core/readings/latest.ts'
+import { lastValue } from '../../../../core/readings/evidence.ts'
 import { AreaField, SelectField, TextField } from '../../../fields/fields.tsx'
 import type { Problem, Problems } from '../../../fields/shell.tsx'
 import type { WhenValues } from '../../../fields/when.tsx'
