@@ -83,7 +83,7 @@ type Writer = RefObject<boolean>
 
 function Probes({ devices, isWriter }: { devices: readonly AttachedDevice[]; isWriter: Writer }) {
   const { journal, settings } = useHousehold()
-  const { keep, busy } = useKeeping()
+  const { keepUnasked, busy } = useKeeping()
   const { list } = useDeviceList()
   const version = useDeviceStream()
   const now = thisInstant()
@@ -99,9 +99,9 @@ function Probes({ devices, isWriter }: { devices: readonly AttachedDevice[]; isW
         return parameter && value ? [probeReading(parameter, { deviceId, tankId, standIn }, value)] : []
       }),
     )
-    if (due.length > 0) void keep(due)
+    if (due.length > 0) void keepUnasked(due)
     // eslint-disable-next-line react-hooks/exhaustive-deps -- the version says when something came
-  }, [version, list, journal, busy, keep, devices])
+  }, [version, list, journal, busy, keepUnasked, devices])
   const isThere = list !== null
   const asked = useRef(false)
   useEffect(() => {
@@ -126,11 +126,11 @@ function Probes({ devices, isWriter }: { devices: readonly AttachedDevice[]; isW
         }),
       )
       const missed = found.flat()
-      if (missed.length > 0 && isWriter.current) await keep(missed)
+      if (missed.length > 0 && isWriter.current) await keepUnasked(missed)
     }
     // A device that does not answer is said by its own alarm.
     void catchUp().catch(() => undefined)
-  }, [isThere, devices, journal, keep, isWriter])
+  }, [isThere, devices, journal, keepUnasked, isWriter])
   const alarms = devices.flatMap(({ name, channel, keeps = [] }) =>
     keeps.flatMap((id) => {
       const one = deviceStream.channel(channel, id, now)
@@ -143,7 +143,7 @@ function Probes({ devices, isWriter }: { devices: readonly AttachedDevice[]; isW
 
 function Pump({ device, isWriter }: { device: AttachedDevice; isWriter: Writer }) {
   const { journal, settings } = useHousehold()
-  const { keep, busy } = useKeeping()
+  const { keepUnasked, busy } = useKeeping()
   const now = useNow()
   const { report } = usePumpReport(device.channel)
   const plan = pumpPlanOf(journal, device.deviceId)
@@ -151,8 +151,8 @@ function Pump({ device, isWriter }: { device: AttachedDevice; isWriter: Writer }
   useEffect(() => {
     if (!plan || !shots || busy || !isWriter.current) return
     const doses = unwrittenDoses(journal, plan, shots, settings.clock, thisInstant(), false, noteOf(device))
-    if (doses.length > 0) void keep(doses)
-  }, [plan, shots, busy, journal, settings, keep, now, isWriter, device])
+    if (doses.length > 0) void keepUnasked(doses)
+  }, [plan, shots, busy, journal, settings, keepUnasked, now, isWriter, device])
   if (!plan || !report) return null
   const at = thisInstant()
   return (

@@ -15,7 +15,8 @@ export interface Unkept {
 
 /**
  * Keeping entries from a form or the log line: while it is under way, and when the browser refuses.
- * `keep` answers with what was kept, or null when it was refused; then nothing typed may be cleared.
+ * `keep` asks first where the water speaks against it, and answers with what was kept, or null when it was refused or the keeper went back; then
+ * nothing typed may be cleared.
  */
 export function useKeeping() {
   const household = useHousehold()
@@ -40,11 +41,20 @@ export function useKeeping() {
     },
     [household],
   )
-  const keep = useCallback(
-    (contents: readonly Content[]) => run((one) => one.keep(contents), entriesOf(household.journal, contents)),
-    [run, household],
+  const { ask, journal } = household
+  /** For what a device has done already: nobody can be asked, the plan it follows was. */
+  const keepUnasked = useCallback(
+    (contents: readonly Content[]) => run((one) => one.keep(contents), entriesOf(journal, contents)),
+    [run, journal],
   )
-  return { keep, run, busy, unkept, clearUnkept: useCallback(() => setUnkept(null), []) }
+  const keep = useCallback(
+    async (contents: readonly Content[]): Promise<Entry[] | null> => {
+      const answered = await ask(contents)
+      return answered && run((one) => one.keep(answered), entriesOf(journal, answered))
+    },
+    [run, ask, journal],
+  )
+  return { keep, keepUnasked, run, busy, unkept, clearUnkept: useCallback(() => setUnkept(null), []) }
 }
 
 /** What the browser would not keep, in words, with a way to carry it out in a file. */

@@ -5,6 +5,7 @@ import type { Content, Entry } from '../../core/journal/entry.ts'
 import type { Journal } from '../../core/journal/journal.ts'
 import { NowSinceEntry } from '../frame/now.tsx'
 import type { Ports } from '../ports.ts'
+import { useAsked, type Ask } from '../safety/useAsked.tsx'
 import { StorageRefusal, refusalOf } from '../storage/refusal.ts'
 import {
   append,
@@ -123,7 +124,9 @@ export interface Household {
   unreadable: number
   /** How many entries the browser has cleared since the journal was last open. */
   clearedEntries: number
-  /** Keeps what happened. Resolves once it is on disk. @throws StorageRefusal, and then nothing was kept */
+  /** Asks about what is about to be kept, where its water speaks against it; null where the keeper goes back. */
+  ask: Ask
+  /** Keeps what happened, unasked. Resolves once it is on disk. @throws StorageRefusal, and then nothing was kept */
   keep: (contents: readonly Content[]) => Promise<Entry[]>
   correct: (id: string, content: Content) => Promise<Entry[]>
   strike: (id: string, why?: string) => Promise<Entry[]>
@@ -167,6 +170,7 @@ export function HouseholdProvider({
   const client = useQueryClient()
   const ports = usePorts()
   const { show } = useShown()
+  const { ask, dialog } = useAsked(opened.journal)
   const value = useMemo((): Household => {
     const { which, journal, store, unreadable, clearedEntries } = opened
     const put = (entries: readonly Entry[]) => write(client, opened, entries)
@@ -177,6 +181,7 @@ export function HouseholdProvider({
       unreadable,
       clearedEntries,
       settings: settingsOf(journal) ?? DEFAULT_SETTINGS,
+      ask,
       keep: (contents) => put(entriesOf(journal, contents)),
       correct: (id, content) => put([correctionOf(journal, id, content)]),
       strike: (id, why) => put([strikeOf(journal, id, why)]),
@@ -197,10 +202,13 @@ export function HouseholdProvider({
         show('sample')
       },
     }
-  }, [opened, revision, client, ports, show])
+  }, [opened, revision, client, ports, show, ask])
   return (
     <HouseholdContext.Provider value={value}>
-      <NowSinceEntry newest={opened.journal.newestLogged}>{children}</NowSinceEntry>
+      <NowSinceEntry newest={opened.journal.newestLogged}>
+        {children}
+        {dialog}
+      </NowSinceEntry>
     </HouseholdContext.Provider>
   )
 }

@@ -1,8 +1,16 @@
 import { useId, useState } from 'react'
 import { styled } from 'styled-components'
 import type { Content } from '../../core/journal/entry.ts'
-import type { Concern } from '../../core/safety/concerns.ts'
-import { concernWords, doubtOf, type SetAside } from '../../core/safety/guard.ts'
+import type { Concern } from '../../core/safety/concern.ts'
+import {
+  concernWords,
+  doubtsOf,
+  isAnswered,
+  NO_ANSWER,
+  withAnswers,
+  type Answer,
+  type Doubted,
+} from '../../core/safety/guard.ts'
 import { inputShape, labelShape } from '../fields/shell.tsx'
 import { thisInstant } from '../frame/now.tsx'
 import { useHousehold } from '../journal/provider.tsx'
@@ -19,37 +27,14 @@ const Label = styled.label`
   gap: 5px;
 `
 
-/** What a keeper has answered to one concern. */
-interface Said {
-  why: string
-  /** Null where it was not said yet. */
-  vetAgreed: boolean | null
-  isConfirmed: boolean
-}
-
 /** What speaks of a tank and not of the animal: asked once for all that go there. */
-const OF_THE_TANK: ReadonlySet<string> = new Set(['set-dry'])
-
-const NOTHING: Said = { why: '', vetAgreed: null, isConfirmed: false }
+const OF_THE_TANK: ReadonlySet<string> = new Set(['set-dry', 'open-case', 'running-plan'])
 
 /** A concern of one content, with the words it is shown in. */
 interface Asked {
   key: string
   concern: Concern
   words: string
-}
-
-function isAnswered({ override }: Concern, said: Said): boolean {
-  switch (override) {
-    case 'none':
-      return false
-    case 'confirm':
-      return said.isConfirmed
-    case 'reason':
-      return said.why.trim() !== ''
-    case 'reason-and-vet':
-      return said.why.trim() !== '' && said.vetAgreed !== null
-  }
 }
 
 export interface Doubts {
@@ -62,23 +47,23 @@ export interface Doubts {
   isClearFor: (contents: readonly Content[]) => boolean
   /** The contents with what was set aside of each. */
   answered: <C extends Content>(contents: readonly C[]) => C[]
-  said: (key: string) => Said
-  say: (key: string, change: Partial<Said>) => void
+  answerTo: (key: string) => Answer
+  answer: (key: string, change: Partial<Answer>) => void
 }
+
+const keyOf = (content: Content, { rule, reason }: Concern) =>
+  `${rule}|${'animalId' in content && !OF_THE_TANK.has(rule) ? content.animalId : ''}|${content.kind}|${reason}`
 
 /**
  * What the water speaks against some contents that are about to be kept, and the keeper's answers.
  * @param contents as they would be kept now
- * @param hasHappened it cannot be undone and is written down as an accident: nothing has to be answered
  */
-export function useDoubts(contents: readonly Content[], hasHappened = false): Doubts {
+export function useDoubts(contents: readonly Content[]): Doubts {
   const { journal } = useHousehold()
-  const [answers, setAnswers] = useState<Readonly<Record<string, Said>>>({})
-  const said = (key: string) => answers[key] ?? NOTHING
+  const [answers, setAnswers] = useState<Readonly<Record<string, Answer>>>({})
+  const answerTo = (key: string) => answers[key] ?? NO_ANSWER
   const now = thisInstant()
-  const doubts = contents.map((content) => ({ content, doubt: doubtOf(journal, content, { now }) }))
-  const keyOf = (content: Content, { rule }: Concern) =>
-    `${rule}|${'animalId' in content && !OF_THE_TANK.has(rule) ? content.animalId : ''}|${content.kind}`
+  const doubts = doubtsOf(journal, contents, { now })
   const asked = doubts
     .flatMap(({ content, doubt }) =>
       doubt.asks.map((concern) => ({
@@ -88,31 +73,23 @@ export function useDoubts(contents: readonly Content[], hasHappened = false): Do
       })),
     )
     .filter((one, i, all) => all.findIndex(({ key }) => key === one.key) === i)
+  const areAnswered = (all: readonly Doubted[]) =>
+    all.every(({ content, doubt }) =>
+      doubt.asks.every((concern) => isAnswered(concern, answerTo(keyOf(content, concern)))),
+    )
   return {
     asked,
     told: [
       ...new Set(doubts.flatMap(({ content, doubt }) => doubt.tells.map((one) => concernWords(journal, content, one)))),
     ],
-    isClear: hasHappened || asked.every(({ key, concern }) => isAnswered(concern, said(key))),
-    isClearFor: (others) =>
-      hasHappened ||
-      others.every((content) =>
-        doubtOf(journal, content, { now }).asks.every((concern) => isAnswered(concern, said(keyOf(content, concern)))),
-      ),
+    isClear: areAnswered(doubts),
+    isClearFor: (others) => areAnswered(doubtsOf(journal, others, { now })),
     answered: (kept) =>
-      kept.map((content) => {
-        const overrides = doubtOf(journal, content, { now: thisInstant() }).asks.map((concern): SetAside => {
-          const { why, vetAgreed } = said(keyOf(content, concern))
-          return {
-            rule: concern.rule,
-            why: why.trim() || (hasHappened ? 'kept as it happened' : 'read and confirmed'),
-            vetAgreed: vetAgreed ?? false,
-          }
-        })
-        return overrides.length === 0 ? content : { ...content, overrides }
-      }),
-    said,
-    say: (key, change) => setAnswers((now) => ({ ...now, [key]: { ...(now[key] ?? NOTHING), ...change } })),
+      doubtsOf(journal, kept, { now: thisInstant() }).map(({ content, doubt }) =>
+        withAnswers(content, doubt.asks, (concern) => answerTo(keyOf(content, concern))),
+      ),
+    answerTo,
+    answer: (key, change) => setAnswers((all) => ({ ...all, [key]: { ...(all[key] ?? NO_ANSWER), ...change } })),
   }
 }
 
@@ -122,12 +99,12 @@ export function DoubtList({ doubts }: { doubts: Doubts }) {
   return (
     <Stack $gap={10}>
       {doubts.asked.map(({ key, concern, words }) => (
-        <Asking
+        <ConcernAnswer
           key={key}
           concern={concern}
           words={words}
-          said={doubts.said(key)}
-          say={(change) => doubts.say(key, change)}
+          answer={doubts.answerTo(key)}
+          onAnswer={(change) => doubts.answer(key, change)}
         />
       ))}
       {doubts.told.map((words) => (
@@ -139,52 +116,95 @@ export function DoubtList({ doubts }: { doubts: Doubts }) {
   )
 }
 
-function Asking({
+/** One concern and the answer that sets it aside: read, a reason, a veterinarian, or that it has happened already. */
+export function ConcernAnswer({
   concern,
   words,
-  said,
-  say,
-}: Omit<Asked, 'key'> & { said: Said; say: (change: Partial<Said>) => void }) {
-  const id = useId()
-  const needsReason = concern.override === 'reason' || concern.override === 'reason-and-vet'
+  answer,
+  onAnswer,
+  isAhead = false,
+}: {
+  concern: Concern
+  words: string
+  answer: Answer
+  onAnswer: (change: Partial<Answer>) => void
+  /** It is still to be done, so it cannot have happened already. */
+  isAhead?: boolean
+}) {
+  const { override } = concern
   return (
     <Bar $tone={concern.severity === 'caution' ? 'soon' : 'act'} role="alert">
       <Stack $gap={8}>
         <span>{words}</span>
-        {concern.override === 'none' && <Small>There is no way round this.</Small>}
-        {concern.override === 'confirm' && (
-          <Tick>
-            <input
-              type="checkbox"
-              checked={said.isConfirmed}
-              onChange={(event) => say({ isConfirmed: event.target.checked })}
-            />
-            <span>I have read it</span>
-          </Tick>
-        )}
-        {needsReason && (
-          <Label htmlFor={id}>
-            Why all the same
-            <Input id={id} value={said.why} onChange={(event) => say({ why: event.target.value })} />
-          </Label>
-        )}
-        {concern.override === 'reason-and-vet' && (
-          <div role="radiogroup" aria-label="Has a licensed aquatic veterinarian agreed?">
-            <Small>Has a licensed aquatic veterinarian agreed?</Small>
-            {([true, false] as const).map((value) => (
-              <Tick key={String(value)}>
-                <input
-                  type="radio"
-                  name={`${id}-vet`}
-                  checked={said.vetAgreed === value}
-                  onChange={() => say({ vetAgreed: value })}
-                />
-                <span>{value ? 'Yes' : 'No'}</span>
-              </Tick>
-            ))}
-          </div>
+        {override === 'confirm' ? (
+          <Ticked label="I have read this" isOn={answer.isRead} onChange={(isRead) => onAnswer({ isRead })} />
+        ) : (
+          <Reason override={override} answer={answer} onAnswer={onAnswer} isAhead={isAhead} />
         )}
       </Stack>
     </Bar>
+  )
+}
+
+function Reason({
+  override,
+  answer,
+  onAnswer,
+  isAhead,
+}: {
+  override: Concern['override']
+  answer: Answer
+  onAnswer: (change: Partial<Answer>) => void
+  isAhead: boolean
+}) {
+  const id = useId()
+  const isNever = override === 'none'
+  return (
+    <>
+      {isNever && <Small>This cannot be overridden.</Small>}
+      {(!isNever || answer.hasHappened) && (
+        <Label htmlFor={id}>
+          {answer.hasHappened ? 'What happened' : 'Reason for continuing anyway'}
+          <Input
+            id={id}
+            maxLength={4000}
+            value={answer.why}
+            onChange={(event) => onAnswer({ why: event.target.value })}
+          />
+        </Label>
+      )}
+      {override === 'reason-and-vet' && !answer.hasHappened && (
+        <div role="radiogroup" aria-label="Has a licensed aquatic veterinarian agreed?">
+          <Small>Has a licensed aquatic veterinarian agreed?</Small>
+          {([true, false] as const).map((value) => (
+            <Tick key={String(value)}>
+              <input
+                type="radio"
+                name={`${id}-vet`}
+                checked={answer.vetAgreed === value}
+                onChange={() => onAnswer({ vetAgreed: value })}
+              />
+              <span>{value ? 'Yes' : 'No'}</span>
+            </Tick>
+          ))}
+        </div>
+      )}
+      {!isAhead && (
+        <Ticked
+          label="It has already happened: record it"
+          isOn={answer.hasHappened}
+          onChange={(hasHappened) => onAnswer({ hasHappened })}
+        />
+      )}
+    </>
+  )
+}
+
+function Ticked({ label, isOn, onChange }: { label: string; isOn: boolean; onChange: (isOn: boolean) => void }) {
+  return (
+    <Tick>
+      <input type="checkbox" checked={isOn} onChange={(event) => onChange(event.target.checked)} />
+      <span>{label}</span>
+    </Tick>
   )
 }

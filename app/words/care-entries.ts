@@ -15,6 +15,7 @@ export const CONTACT_WORDS: Record<ContentOf<'contact'>['what'], string> = {
   hand: 'a wet hand',
   snail: 'a snail',
   plug: 'a plug or rock',
+  media: 'filter media or a sponge',
   suspect: 'something suspect',
 }
 

@@ -69,6 +69,7 @@ export const EQUIPMENT_NAMES: Record<ContentOf<'equipment'>['item'], string> = {
   cover: 'cover',
   filter: 'filter',
   'phosphate-remover': 'phosphate remover',
+  zeolite: 'zeolite',
 }
 const TASK_STATES: Record<ContentOf<'task'>['state'], string> = {
   done: 'done',

@@ -5,7 +5,7 @@ import { PLANS } from '../catalogue/handbook/plans.data.ts'
 import { ACTIONS } from '../catalogue/handbook/actions.data.ts'
 import { ingredientById, INGREDIENTS } from '../catalogue/ingredient.ts'
 import type { CaseTable } from '../catalogue/diagnosis/diagnosis.types.ts'
-import { isChemicalPlan } from '../safety/plan-concerns.ts'
+import { isChemicalPlan } from '../safety/judge/plans.ts'
 import { capital } from '../words/numbers.ts'
 import type { ConditionFacts } from './condition-facts.ts'
 

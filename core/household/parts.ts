@@ -34,46 +34,52 @@ export type Place = NonNullable<ContentOf<'part-setup'>['place']>
 type Setup = Omit<ContentOf<'part-setup'>, 'note'> & { gone?: boolean | undefined }
 
 /** A part as its journal entries leave it; null when the journal holds none of that id. */
-export function partById(journal: Journal, id: string): Part | null {
-  return journal.derive(`part:${id}`, [`part:${id}`], () => {
-    let setup: Setup | null = null
-    let since = 0
-    let releasedAt: number | null = null
-    for (const { content, struck, at } of journal.about(`part:${id}`)) {
-      if (struck) continue
-      if (content.kind === 'part-setup') {
-        setup = content
-        since = at
-      }
-      // Of a place what is not said again stays.
-      if (content.kind === 'part-change' && setup) {
-        if (content.changes.control !== undefined)
-          releasedAt = content.changes.control ? null : setup.control ? at : releasedAt
-        setup = changed<Setup>(setup, {
-          ...content.changes,
-          ...(content.changes.place && { place: { ...setup.place, ...content.changes.place } }),
-        })
-      }
+export const partById = (journal: Journal, id: string): Part | null =>
+  journal.derive(`part:${id}`, [`part:${id}`], () => partAt(journal, id))
+
+/**
+ * A part as it was described at an instant.
+ * @param instant ms; left out, as it is now
+ * @returns null where it was not set up by then
+ */
+export function partAt(journal: Journal, id: string, instant = Infinity): Part | null {
+  let setup: Setup | null = null
+  let since = 0
+  let releasedAt: number | null = null
+  for (const { content, struck, at } of journal.about(`part:${id}`)) {
+    if (struck || at > instant) continue
+    if (content.kind === 'part-setup') {
+      setup = content
+      since = at
     }
-    return (
-      setup && {
-        id,
-        tankId: setup.tankId,
-        what: setup.what,
-        name: isolated(setup.name),
-        control: setup.control ?? false,
-        releasedAt,
-        pieces: setup.pieces ?? 1,
-        gone: setup.gone ?? false,
-        group: setup.group,
-        animalId: setup.animalId,
-        place: setup.place ?? {},
-        spot: setup.x === undefined || setup.y === undefined ? null : { x: setup.x, y: setup.y },
-        elsewhere: setup.elsewhere,
-        since,
-      }
-    )
-  })
+    // Of a place what is not said again stays.
+    if (content.kind === 'part-change' && setup) {
+      if (content.changes.control !== undefined)
+        releasedAt = content.changes.control ? null : setup.control ? at : releasedAt
+      setup = changed<Setup>(setup, {
+        ...content.changes,
+        ...(content.changes.place && { place: { ...setup.place, ...content.changes.place } }),
+      })
+    }
+  }
+  return (
+    setup && {
+      id,
+      tankId: setup.tankId,
+      what: setup.what,
+      name: isolated(setup.name),
+      control: setup.control ?? false,
+      releasedAt,
+      pieces: setup.pieces ?? 1,
+      gone: setup.gone ?? false,
+      group: setup.group,
+      animalId: setup.animalId,
+      place: setup.place ?? {},
+      spot: setup.x === undefined || setup.y === undefined ? null : { x: setup.x, y: setup.y },
+      elsewhere: setup.elsewhere,
+      since,
+    }
+  )
 }
 
 /**

@@ -53,9 +53,11 @@ describe('baths and dips', () => {
   })
   test('stronger than the handbook, or longer: asked about', () => {
     const strong = read('side bath iodine 0.6ml 1L 8min')
-    expect(strong).toMatchObject({ state: 'choose', question: expect.stringMatching(/over the 25/) as string })
+    expect(strong).toMatchObject({ state: 'choose', question: expect.stringMatching(/above the 25/) as string })
     expect(read('side bath iodine 0.4ml 1L 40min')).toMatchObject({ state: 'choose' })
-    expect(one('side bath iodine 0.6ml 1L 8min anyway')).toMatchObject({ overrides: [{ rule: 'over-band' }] })
+    expect(one('side bath iodine 0.6ml 1L 8min anyway because label')).toMatchObject({
+      overrides: [{ rule: 'over-band' }],
+    })
   })
 })
 

@@ -1,3 +1,5 @@
+import { CORAL_DIPS } from '../catalogue/corals/coral-dips.data.ts'
+import { coralsOf } from '../household/corals.ts'
 import { HIGHEST_PATCH_STAGE } from '../catalogue/patch-stage.ts'
 import { animalLabel, residentsOf } from '../household/animals.ts'
 import { partsOf, type Part } from '../household/parts.ts'
@@ -5,7 +7,6 @@ import { ingredientById } from '../catalogue/ingredient.ts'
 import { INGREDIENTS } from '../catalogue/ingredients.data.ts'
 import { tanksOf, type Tank } from '../household/tanks.ts'
 import type { Content, ContentOf } from '../journal/entry.ts'
-import { answerAtEnd, guarded } from './guarded.ts'
 import { readFigure } from './numbers.ts'
 import { replaceToken, type Token } from './tokens.ts'
 import { choose, isStop, unclear, type LogContext, type Stop } from './types.ts'
@@ -20,7 +21,16 @@ const BATH_WORDS = new Set(['bath', 'dip', 'dipped', 'bathed'])
 const FEED_WORDS = new Set(['feed', 'fed'])
 const TOP_OFF_WORDS = new Set(['top-off', 'topoff', 'top-up', 'topup'])
 const CONTACT_WORDS = new Set(['contact', 'touched'])
-const WHAT_TOUCHED: ReadonlySet<string> = new Set(['fish', 'water', 'tool', 'hand', 'snail', 'plug', 'suspect'])
+const WHAT_TOUCHED: ReadonlySet<string> = new Set([
+  'fish',
+  'water',
+  'tool',
+  'hand',
+  'snail',
+  'plug',
+  'media',
+  'suspect',
+])
 
 /** What is counted, by the words it may be called. */
 const MEASURES: Readonly<Record<string, NonNullable<ContentOf<'count'>['measure']>>> = {
@@ -83,6 +93,9 @@ export function readCare(
   return null
 }
 
+/** Whether corals are dipped in something. */
+const isCoralDip = (ingredient: string): boolean => CORAL_DIPS.some((dip) => dip.ingredient === ingredient)
+
 const leftOver = (token: Token): Stop => unclear(`“${token.text}” is left over`)
 
 /** `bath iodine 0.4ml 1L 8min`: what of the product, in how much water, for how long; of all that live in that tank. */
@@ -93,11 +106,10 @@ function readBath(
   happened: string,
   context: LogContext,
 ): Kept | Stop {
-  const { body, answer } = answerAtEnd(line, tokens)
-  const read = readProductAmount(line, body, context, 'a bath')
+  const read = readProductAmount(line, tokens, context, 'a bath')
   if (isStop(read)) return read
   const { product, measured } = read
-  let rest = body.slice(read.words)
+  let rest = tokens.slice(read.words)
   if (rest[0]?.key === 'in') rest = rest.slice(1)
   const water = readLitres(line, rest, context)
   if (water === null) return unclear('a bath in how much water? As in: 1L')
@@ -110,12 +122,15 @@ function readBath(
   const stray = rest[minutes.words]
   if (stray) return leftOver(stray)
   const residents = residentsOf(context.journal, tank.id)
-  if (residents.length === 0) return unclear(`nobody lives in ${tank.name} who could be bathed`)
+  const pieces = isCoralDip(product.ingredient) ? coralsOf(context.journal, tank.id) : []
+  const own = pieces.filter(({ animalId }) => !residents.some(({ id }) => id === animalId))
+  if (residents.length + own.length === 0) return unclear(`nobody lives in ${tank.name} who could be bathed`)
   const content: ContentOf<'bath'> = {
     kind: 'bath',
     happened,
     tankId: tank.id,
     animalIds: residents.map(({ id }) => id),
+    ...(own.length > 0 && { partIds: own.map(({ id }) => id) }),
     ingredient: product.ingredient,
     productId: product.id,
     amount: measured,
@@ -124,10 +139,9 @@ function readBath(
     litres: water.litres,
     minutes: minutes.value,
   }
-  const kept = guarded(line, body, [content], answer, context)
-  if (isStop(kept)) return kept
-  const who = residents.length > 1 ? [`all of them: ${residents.map(animalLabel).join(', ')}`] : []
-  return { contents: kept.contents, notices: [...who, ...kept.notices] }
+  const names = [...residents.map(animalLabel), ...own.map(({ name }) => name)]
+  const who = names.length > 1 ? [`all of them: ${names.join(', ')}`] : []
+  return { contents: [content], notices: who }
 }
 
 /** `count dip 9`, `count eggs 0`, `count coverage 12%`. */

@@ -5,7 +5,8 @@ import type { Content, ContentOf } from '../journal/entry.ts'
 import { hasDecimalComma } from '../numbers/locale.ts'
 import { iso } from '../time/zone.ts'
 import { readEquipment } from './equipment.ts'
-import { answerAtEnd, guarded } from './guarded.ts'
+import { isGuarded } from '../safety/guarded-kinds.ts'
+import { answerAtEnd, guarded, type Asked } from './guarded.ts'
 import { candidatesOf, completeName, findName } from './names.ts'
 import { looksNumeric } from './numbers.ts'
 import { findParameter, parametersBeginning, readReading } from './reading.ts'
@@ -21,6 +22,8 @@ import { readWhen } from './when.ts'
 interface Kept {
   contents: Content[]
   notices: string[]
+  /** What may be asked about it, and how the line would be put right. */
+  asked?: Asked
 }
 
 const CHANGE_WORDS = new Set(['change', 'wc', 'changed'])
@@ -65,11 +68,22 @@ function readTokens(line: string, all: readonly Token[], context: LogContext): K
     ])
   }
   if (isStop(named)) return named
-  const kept =
-    named.found.kind === 'tank'
-      ? aboutTank(line, all, rest.slice(named.words), named.found.tank, happened, context)
-      : aboutAnimals(line, all, rest, happened, context)
-  return isStop(kept) ? kept : { contents: kept.contents, notices: [...notices, ...kept.notices] }
+  const { found, words } = named
+  const tankAt = found.kind === 'tank' ? { from: first.from, to: rest[words - 1]!.to } : undefined
+  const about = (tokens: readonly Token[]) =>
+    found.kind === 'tank'
+      ? aboutTank(line, all, tokens.slice(words), found.tank, happened, context)
+      : aboutAnimals(line, all, tokens, happened, context)
+  const { body, answer } = answerAtEnd(line, rest)
+  const kept = body.length === 0 ? unclear('a tank or an animal, then what happened') : about(body)
+  // What was seen keeps all its words: an answer is one to a question of the guard alone.
+  if (answer !== null && (isStop(kept) || !kept.contents.some(isGuarded))) {
+    const whole = about(rest)
+    return isStop(whole) ? (isStop(kept) ? kept : whole) : { ...whole, notices: [...notices, ...whole.notices] }
+  }
+  if (isStop(kept)) return kept
+  const asked = guarded(line, body, kept.contents, answer, context, { ...kept.asked, ...(tankAt && { tankAt }) })
+  return isStop(asked) ? asked : { contents: asked.contents, notices: [...notices, ...kept.notices, ...asked.notices] }
 }
 
 /** A note keeps all its words, a time among them too. */
@@ -99,7 +113,7 @@ function aboutTank(
   if (verb.key === 'note') return note(line, after(all, verb), happened, { tankId: tank.id })
   if (verb.key === 'dose' || verb.key === 'dosed') {
     const dose = readDose(line, rest.slice(1), tank, happened, context)
-    return isStop(dose) ? dose : { contents: [dose.content], notices: dose.notices }
+    return isStop(dose) ? dose : { contents: [dose.content], notices: [], asked: { rather: dose.rather } }
   }
   if (CHANGE_WORDS.has(verb.key)) return single(readChange(line, rest.slice(1), tank, happened, context), rest, 1)
   if (verb.key === 'water' && CHANGE_WORDS.has(rest[1]?.key ?? ''))
@@ -108,9 +122,8 @@ function aboutTank(
   if (care !== null) return care
   const residents = residentsOf(context.journal, tank.id)
   if (verb.key === 'all' && residents.length > 0) return seen(line, rest.slice(1), residents, happened, context)
-  const { body, answer } = answerAtEnd(line, rest)
-  const switched = readEquipment(line, body, tank, happened)
-  if (switched !== null) return isStop(switched) ? switched : guarded(line, body, switched, answer, context)
+  const switched = readEquipment(line, rest, tank, happened)
+  if (switched !== null) return isStop(switched) ? switched : { contents: switched, notices: [] }
   const kept: Kept = { contents: [], notices: [] }
   let words = rest
   while (words.length > 0) {
@@ -250,7 +263,7 @@ function moved(
   context: LogContext,
 ): Kept | Stop {
   const { journal } = context
-  const { body: words, answer } = answerAtEnd(line, tokens)
+  const words = tokens
   const tanks = candidatesOf(journal).filter(({ named }) => named.kind === 'tank')
   const target = findName(line, words, tanks)
   if (words.length === 0)
@@ -271,7 +284,7 @@ function moved(
     fromTankId: tankOfAnimal(animal)!,
     toTankId: to.id,
   }))
-  return guarded(line, words, moves, answer, context)
+  return { contents: moves, notices: [] }
 }
 
 function died(

@@ -4,10 +4,10 @@ import type { Tank } from '../household/tanks.ts'
 import type { ContentOf } from '../journal/entry.ts'
 import { L_PER_UK_GAL, L_PER_US_GAL } from '../units/units.ts'
 import { readFigure } from './numbers.ts'
-import { answerAtEnd, guarded } from './guarded.ts'
+import type { Concern } from '../safety/concern.ts'
 import { measureText } from '../words/measure.ts'
 import { replaceToken, type Token } from './tokens.ts'
-import { choose, isStop, unclear, type LogContext, type Stop } from './types.ts'
+import { choose, isStop, unclear, type Choice, type LogContext, type Stop } from './types.ts'
 
 const LITRES = new Set(['l', 'lt', 'ltr', 'litre', 'litres', 'liter', 'liters'])
 const GALLONS = new Set(['gal', 'gals', 'gallon', 'gallons'])
@@ -216,30 +216,28 @@ export function readLitres(
   return null
 }
 
-/**
- * A dose, asked about where the water speaks against it or where it would pass its band.
- * @param tokens the words after `dose`, an answer at their end among them
- */
+/** A dose, with the line as it would be for the amount that is right. */
 export function readDose(
   line: string,
   tokens: readonly Token[],
   tank: Tank,
   happened: string,
   context: LogContext,
-): { content: ContentOf<'dose'>; words: number; notices: string[] } | Stop {
-  const { body, answer } = answerAtEnd(line, tokens)
-  const read = plainDose(line, body, tank, happened, context)
+): { content: ContentOf<'dose'>; rather: (concern: Concern) => Choice | null } | Stop {
+  const read = plainDose(line, tokens, tank, happened, context)
   if (isStop(read)) return read
-  if (read.words < body.length) return unclear(`“${body[read.words]!.text}” is left over`)
+  if (read.words < tokens.length) return unclear(`“${tokens[read.words]!.text}” is left over`)
   const product = read.content.unit
   const span = { from: read.amount.from, to: tokens.at(-1)!.to }
-  const kept = guarded(line, body, [read.content], answer, context, ({ rather }) => {
-    if (!rather) return null
-    const amount = Number(rather.amount.toPrecision(6))
-    return {
-      label: `${amount} ${product}, makes ${rather.makesMgPerL.toFixed(2)}`,
-      text: replaceToken(line, span, `${amount}${product}`),
-    }
-  })
-  return isStop(kept) ? kept : { content: kept.contents[0]!, words: tokens.length, notices: kept.notices }
+  return {
+    content: read.content,
+    rather: ({ rather }) => {
+      if (!rather) return null
+      const amount = Number(rather.amount.toPrecision(6))
+      return {
+        label: `${amount} ${product}, makes ${rather.makesMgPerL.toFixed(2)}`,
+        text: replaceToken(line, span, `${amount}${product}`),
+      }
+    },
+  }
 }

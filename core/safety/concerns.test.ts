@@ -157,14 +157,25 @@ test('carbon is asked about while copper has to be held, and not once its count 
   for (let day = 2; day <= 17; day++) it.read(day, '08:00', 2.2)
   const carbon = (day: number) => ({ ...switched(it, 'carbon'), ...it.at(day, '09:00') })
   expect(found(it, carbon(10), [10, '09:00'])).toHaveLength(1)
-  expect(found(it, carbon(17), [17, '09:00'])).toEqual([])
+  // Full, but the fish are still in: nothing lowers the level before they are out.
+  expect(found(it, carbon(17), [17, '09:00'])).toEqual(['block carbon-any'])
+  for (const animalId of ['needle', 'burr'])
+    it.write({
+      kind: 'move',
+      ...it.at(17, '08:30'),
+      animalId,
+      fromTankId: 'quar',
+      toTankId: 'obs',
+      cleanTransfer: true,
+    })
+  expect(found(it, carbon(17), [17, '09:00'])).toEqual(['note carbon-takes-out'])
 })
 
 test('a peroxide spot treatment is exempt from the rows of whole-tank strength, a whole-tank dose is not', () => {
   const it = ward()
   it.write(arrival(it, 'obs', 'star-urchin'))
   expect(found(it, dose(it, 'obs', 'peroxide', 47))).toEqual(['note drug-invert'])
-  expect(found(it, dose(it, 'obs', 'peroxide', 200))).toEqual(['block drug-invert'])
+  expect(found(it, dose(it, 'obs', 'peroxide', 200))).toEqual(['block over-band', 'block drug-invert'])
 })
 
 test('what was set aside on record is not asked again for the same water; a never always is', () => {

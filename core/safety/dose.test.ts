@@ -12,10 +12,11 @@ describe('a copper dose that would pass the band’s high', () => {
     const back = typed(it, 'quar dose copper 26ml')
     expect(back).toMatchObject({
       state: 'choose',
-      question: 'That makes 6.13 mg/L, over the 2.50 this course may reach.',
+      question: 'That makes 6.13 mg/L, above the 2.50 mg/L of this course.',
       choices: [
         { label: '2.7 mL, makes 2.25', text: 'quar dose copper 2.7mL' },
-        { label: 'it was dosed so: keep it', text: 'quar dose copper 26ml anyway' },
+        { label: 'continue anyway: a reason', text: 'quar dose copper 26ml anyway because ' },
+        { label: 'it has happened already: say what happened', text: 'quar dose copper 26ml happened because ' },
       ],
     })
   })
@@ -28,12 +29,15 @@ describe('a copper dose that would pass the band’s high', () => {
       return back.state === 'keep' && back.contents[0]!.kind === 'dose' ? back.contents[0].amount : null
     }
     expect(amountOf('quar dose copper 2.7mL')).toBe(2.7)
-    expect(amountOf('quar dose copper 26ml anyway')).toBe(26)
+    expect(amountOf('quar dose copper 26ml anyway')).toBeNull()
+    expect(amountOf('quar dose copper 26ml anyway because read twice')).toBe(26)
+    expect(amountOf('quar dose copper 26ml happened because the bottle slipped')).toBe(26)
     expect(amountOf('quar dose copper 2.7 mL anyway 06:00')).toBe(2.7)
   })
 
   test('exactly to the high is let through; a tenth more is not', () => {
     const it = ramped()
+    it.read(3, '07:00', 2.25)
     // 2.25 → 2.50 in 60 L is 15 mg: 1.5 mL.
     expect(typed(it, 'quar dose copper 1.5ml').state).toBe('keep')
     expect(typed(it, 'quar dose copper 1.6ml').state).toBe('choose')
@@ -52,7 +56,9 @@ describe('a copper dose that would pass the band’s high', () => {
     it.write(amine)
     expect(typed(it, 'quar dose amine 1ml')).toMatchObject({
       state: 'choose',
-      question: expect.stringMatching(/^A course of .* in Quarantine: never mix two copper forms/),
+      question: expect.stringMatching(
+        /^Chelated copper, 2.25 mg.L, is in this water in Quarantine: never mix two copper forms/,
+      ),
     })
   })
 

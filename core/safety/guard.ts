@@ -3,10 +3,77 @@ import type { Content, ContentOf } from '../journal/entry.ts'
 import type { Journal } from '../journal/journal.ts'
 import { tankById } from '../household/tanks.ts'
 import { MS_PER_DAY } from '../time/zone.ts'
-import { concernsOf, type Asking, type Concern } from './concerns.ts'
+import { capital } from '../words/numbers.ts'
+import type { Asking, Concern } from './concern.ts'
+import { concernsOf } from './concerns.ts'
+import { isGuarded } from './guarded-kinds.ts'
 
 /** One thing that was knowingly set aside. */
 export type SetAside = NonNullable<ContentOf<'dose'>['overrides']>[number]
+
+/** What a keeper has said to one concern. */
+export interface Answer {
+  /** The reason as typed; empty where none was given. */
+  why: string
+  /** Whether a licensed aquatic veterinarian has agreed; null where that was not said. */
+  vetAgreed: boolean | null
+  /** "I have read this" was ticked. */
+  isRead: boolean
+  /** It has happened already: it is recorded as an accident, with what happened in `why`. */
+  hasHappened: boolean
+}
+
+export const NO_ANSWER: Answer = { why: '', vetAgreed: null, isRead: false, hasHappened: false }
+
+/**
+ * Whether an answer sets a concern aside. A `never` can only be recorded as something that has happened already, after what happened was
+ * typed; so can what needs a reason, without the question about a veterinarian.
+ * @example
+ * isAnswered(concern, { ...NO_ANSWER, why: 'no other tank', vetAgreed: false }) // a block
+ */
+export function isAnswered({ override }: Pick<Concern, 'override'>, answer: Answer): boolean {
+  const hasReason = answer.why.trim() !== ''
+  if (override === 'confirm') return answer.isRead || (answer.hasHappened && hasReason)
+  if (answer.hasHappened) return hasReason
+  switch (override) {
+    case 'none':
+      return false
+    case 'reason':
+      return hasReason
+    case 'reason-and-vet':
+      return hasReason && answer.vetAgreed !== null
+  }
+}
+
+const READ_WORDS = 'read and confirmed'
+
+/** What is kept of an answer: only the answer about a veterinarian says that one has agreed. */
+export function setAside({ rule, override }: Pick<Concern, 'rule' | 'override'>, answer: Answer): SetAside {
+  const why = answer.why.trim()
+  if (answer.hasHappened) return { rule, why, vetAgreed: false, answer: 'happened' }
+  if (override === 'confirm') return { rule, why: why || READ_WORDS, vetAgreed: false, answer: 'read' }
+  return {
+    rule,
+    why,
+    vetAgreed: override === 'reason-and-vet' && answer.vetAgreed === true,
+    answer: 'reason',
+  }
+}
+
+/** Words that earlier versions kept in place of a reason. */
+const OLD_MARKS: ReadonlySet<string> = new Set([READ_WORDS, 'read', 'kept as it happened'])
+
+/**
+ * What was said to something that was set aside, in words. A mark of care that an earlier version kept as a veterinarian's word is shown as
+ * read and confirmed.
+ * @example
+ * setAsideWords({ rule: 'cu-rock', why: 'bare rock only', vetAgreed: false }) // "bare rock only"
+ */
+export function setAsideWords({ why, vetAgreed, answer }: SetAside): string {
+  if (answer === 'read' || (answer === undefined && OLD_MARKS.has(why))) return READ_WORDS
+  if (answer === 'happened') return `it had happened already: ${why}`
+  return vetAgreed ? `${why}; a veterinarian agreed` : why
+}
 
 /** What has to be answered before something is kept, and what is only told. */
 export interface Doubt {
@@ -26,7 +93,7 @@ const tankOf = (content: Content): string | null =>
       ? content.tankId
       : null
 
-/** Rows that were set aside for this water: by its course, or with a dose or switch of the last days. */
+/** Rows that were set aside for this water: by its course, or with a dose of the last days. */
 function setAsideBefore(journal: Journal, content: Content): ReadonlySet<string> {
   const tankId = tankOf(content)
   const at = Date.parse(content.happened)
@@ -46,59 +113,108 @@ function setAsideBefore(journal: Journal, content: Content): ReadonlySet<string>
   return rules
 }
 
-/** Rules about one amount or one animal: what was set aside once says nothing of the next. */
-const ONCE_ONLY = new Set([
-  'over-band',
-  'cannot-judge',
-  'new-fish',
-  'mid-course',
-  'treated-to-display',
+/** Rules about one amount, one animal or one occasion: what was set aside once says nothing of the next. */
+const ONCE_ONLY: ReadonlySet<string> = new Set([
   'agent-present',
+  'bath-too-long',
+  'bath-too-soon',
+  'cannot-judge',
+  'chloroquine-loss',
+  'day-cap',
   'kit-crosses',
+  'mid-course',
+  'new-fish',
+  'new-wet-item',
+  'open-case',
+  'over-band',
+  'ph-apart',
+  'read-first',
+  'running-plan',
+  'salinity-apart',
+  'salinity-fall',
+  'salinity-low',
+  'salinity-reef',
+  'salinity-rise',
+  'set-dry',
+  'temp-apart',
+  'top-off-large',
+  'treated-to-display',
+  'which-tank',
+  'wrong-water',
 ])
+
+const overridesOf = (content: Content): readonly SetAside[] =>
+  'overrides' in content && content.overrides !== undefined ? content.overrides : []
 
 /**
  * What has to be answered before a content is kept. A `never` is asked again each time; what was set aside on record for the
  * same water is not.
  */
 export function doubtOf(journal: Journal, content: Content, asking: Asking): Doubt {
-  const said =
-    content.kind === 'dose' ||
-    content.kind === 'bath' ||
-    content.kind === 'feed' ||
-    content.kind === 'reading' ||
-    content.kind === 'equipment' ||
-    content.kind === 'move' ||
-    content.kind === 'arrival'
-      ? new Set((content.overrides ?? []).map(({ rule }) => rule))
-      : new Set<string>()
-  const before = setAsideBefore(journal, content)
+  if (!isGuarded(content)) return { asks: [], tells: [] }
+  const said = new Set(overridesOf(content).map(({ rule }) => rule))
   const concerns = concernsOf(journal, content, asking)
-  const isAnswered = ({ rule, severity }: Concern) =>
+  if (concerns.length === 0) return { asks: [], tells: [] }
+  const before = setAsideBefore(journal, content)
+  const isSettled = ({ rule, severity }: Concern) =>
     said.has(rule) || (severity !== 'never' && before.has(rule) && !ONCE_ONLY.has(rule))
   return {
-    asks: concerns.filter((concern) => concern.severity !== 'note' && !isAnswered(concern)),
+    asks: concerns.filter((one) => one.severity !== 'note' && !isSettled(one)),
     // What was set aside before is not asked again, but still told: it is as true at the second dose.
-    tells: concerns.filter(
-      (concern) => concern.severity === 'note' || (isAnswered(concern) && !said.has(concern.rule)),
-    ),
+    tells: concerns.filter((one) => one.severity === 'note' || (isSettled(one) && !said.has(one.rule))),
   }
+}
+
+/** A content with what was set aside of it, on record. */
+export function withAnswers<C extends Content>(
+  content: C,
+  asks: readonly Concern[],
+  answerTo: (one: Concern) => Answer,
+): C {
+  if (asks.length === 0) return content
+  return { ...content, overrides: [...overridesOf(content), ...asks.map((one) => setAside(one, answerTo(one)))] }
+}
+
+/** A content that is about to be kept, and what has to be answered first. */
+export interface Doubted<C extends Content = Content> {
+  content: C
+  doubt: Doubt
+}
+
+/**
+ * The doubts of contents that are kept together: what one of them switches off does not speak against the others.
+ * @example
+ * doubtsOf(journal, [carbonOff, dose], { now }).every(({ doubt }) => doubt.asks.length === 0)
+ */
+export function doubtsOf<C extends Content>(journal: Journal, contents: readonly C[], asking: Asking): Doubted<C>[] {
+  const off = new Set(
+    contents.flatMap((one) => (one.kind === 'equipment' && !one.running ? [`${one.tankId}/${one.item}`] : [])),
+  )
+  return contents.map((content) => {
+    const { asks, tells } = doubtOf(journal, content, asking)
+    const stands = ({ item }: Concern) => item === undefined || !off.has(`${tankOf(content)}/${item}`)
+    return { content, doubt: { asks: asks.filter(stands), tells: tells.filter(stands) } }
+  })
 }
 
 const WORDS: Record<Concern['severity'], string> = {
   never: 'never',
-  block: 'not without a written reason',
-  ask: 'cannot judge',
-  caution: 'with care',
-  note: 'to know',
+  block: 'only with a written reason',
+  ask: 'cannot tell',
+  caution: 'caution',
+  note: 'note',
 }
 
-/** A concern as a sentence, with its tank: "Button, tuxedo urchin in Observation: contraindicated; …". */
+/** Rules whose own sentence says where and how grave. */
+const WHOLE_SENTENCES: ReadonlySet<string> = new Set(['over-band', 'day-cap', 'level-after', 'which-tank'])
+
+/** A concern as a sentence, with its tank: "Button, tuxedo urchin in Observation: contraindicated … (never)." */
 export function concernWords(journal: Journal, content: Content, concern: Concern): string {
-  if (concern.rule === 'over-band') return `${concern.what}, ${concern.reason}.`
+  const { rule, what, reason, severity } = concern
+  if (rule === 'over-band') return `${capital(what)}, ${reason}.`
+  if (WHOLE_SENTENCES.has(rule)) return `${capital(what)}: ${reason}.`
   const tankId = tankOf(content)
   const tank = tankId === null ? null : tankById(journal, tankId)
-  const isNamed = tank !== null && concern.what.includes(tank.name)
-  const what = concern.what.charAt(0).toUpperCase() + concern.what.slice(1)
-  return `${what}${tank && !isNamed ? ` in ${tank.name}` : ''}: ${concern.reason} (${WORDS[concern.severity]}).`
+  const isNamed = tank !== null && what.includes(tank.name)
+  return `${capital(what)}${tank && !isNamed ? ` in ${tank.name}` : ''}: ${reason} (${WORDS[severity]}).`
 }

@@ -1,7 +1,7 @@
 import { doseById } from '../catalogue/treatments/treatments.ts'
 import type { Content } from '../journal/entry.ts'
-import { directDose } from '../courses/amounts/direct-dose.ts'
-import { treatmentConcerns } from './concerns.ts'
+import { directDose } from './judge/direct-dose.ts'
+import { treatmentConcerns } from './judge/treat-water.ts'
 import { ward, type Ward } from '../courses/testing/ward.ts'
 
 const CHELATED = { agent: 'cu-chelated', dose: doseById('cu-chelated-std')!, direct: false, rampHours: 24 }
@@ -99,14 +99,15 @@ describe('what speaks against copper, quarantine.md 6 and 5.6', () => {
 describe('straight to the dose, quarantine.md 5.5', () => {
   test('chelated copper may, where nobody in the water is too tender for it', () => {
     const it = ward()
-    expect(directDose(it.journal, 'obs', CHELATED.dose).allowed).toBe(true)
+    const offer = () => directDose(it.journal, 'obs', CHELATED.dose, it.ms(3, '08:00')).offer
+    expect(offer()).toBe('by-reason')
     resident('dragonet')(it)
-    expect(directDose(it.journal, 'obs', CHELATED.dose)).toMatchObject({ allowed: false })
+    expect(offer()).toBe('no')
   })
   test.each(['cu-amine-std', 'cu-ion-std'])('%s is as its row says', (id) => {
     const it = ward()
-    const { allowed, why } = directDose(it.journal, 'obs', doseById(id)!)
-    expect(allowed).toBe(false)
+    const { offer, why } = directDose(it.journal, 'obs', doseById(id)!, it.ms(3, '08:00'))
+    expect(offer).toBe('no')
     expect(why).not.toBe('')
   })
 })

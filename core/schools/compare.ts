@@ -10,7 +10,10 @@ import { handlingLoad } from '../handling/planned.ts'
 import type { Animal } from '../household/animals.ts'
 import { tankById } from '../household/tanks.ts'
 import type { Journal } from '../journal/journal.ts'
-import { sensitivityConcerns, treatmentConcerns, type Concern } from '../safety/concerns.ts'
+import { bySeverity, SEVERITY_RANK, type Concern } from '../safety/concern.ts'
+import { sensitivityConcerns } from '../safety/judge/sensitivities.ts'
+import { treatmentConcerns } from '../safety/judge/treat-water.ts'
+import { residentOf } from '../safety/water/residents.ts'
 import { adviceOn, type AnimalAdvice } from './advice.ts'
 import { schoolNeeds, type SchoolNeed } from './needs.ts'
 import { MODELLED, schoolRisk, type Modelled, type SchoolRisk } from './risk.ts'
@@ -78,8 +81,6 @@ function treatmentsOf({ drugs, tracks }: Definition) {
   ]
 }
 
-const RANK: Record<Concern['severity'], number> = { never: 0, block: 1, ask: 2, caution: 3, note: 4 }
-
 /** The mildest drug of a school speaks for it: another may be chosen. */
 function concernsOfSchool(
   journal: Journal,
@@ -94,12 +95,12 @@ function concernsOfSchool(
     dose,
     isBath,
   }: (typeof treatments)[number] & { dose?: ReturnType<typeof doseById> }): Concern[] => {
-    const treatment = { agent, ...(dose && { dose }) }
-    const known = sensitivityConcerns(animals, treatment)
+    const treatment = { agent, ...(dose && { dose }), ...(isBath && { isBath }) }
+    const known = sensitivityConcerns(animals.map(residentOf), treatment)
     const water = tankId === null || isBath ? [] : treatmentConcerns(journal, tankId, treatment, now)
     return [...known, ...water.filter((one) => !known.some(({ rule, what }) => rule === one.rule && what === one.what))]
   }
-  const worst = (concerns: readonly Concern[]) => Math.min(9, ...concerns.map(({ severity }) => RANK[severity]))
+  const worst = (concerns: readonly Concern[]) => Math.min(9, ...concerns.map(({ severity }) => SEVERITY_RANK[severity]))
   const drugs = treatments.slice(0, definition.drugs.length).map(of)
   const mildest = drugs.reduce<Concern[] | null>(
     (best, one) => (best === null || worst(one) > worst(best) ? one : best),
@@ -112,7 +113,7 @@ function concernsOfSchool(
         all.findIndex(({ rule, what, reason }) => rule === one.rule && what === one.what && reason === one.reason) ===
         i,
     )
-    .sort((a, b) => RANK[a.severity] - RANK[b.severity])
+    .sort(bySeverity)
 }
 
 /**

@@ -8,7 +8,8 @@ import { fullCourseName } from '../../../core/courses/names.ts'
 import { treatedUntreatedOf } from '../../../core/courses/outlook/plans/treated-untreated.ts'
 import { workLeftOf } from '../../../core/courses/outlook/plans/work-left.ts'
 import { levelFit } from '../../../core/courses/outlook/forecast.ts'
-import { treatmentConcerns } from '../../../core/safety/concerns.ts'
+import { isInteraction } from '../../../core/safety/rule-words.ts'
+import { treatmentConcerns } from '../../../core/safety/judge/treat-water.ts'
 import { shelfCheck } from '../../../core/courses/amounts/shelf-check.ts'
 import { isDrugPlan, type CoursePlan, type DrugPlan } from '../../../core/courses/plan.ts'
 import { animalById, animalLabel } from '../../../core/household/animals.ts'
@@ -142,7 +143,8 @@ function CourseBody({ plan }: { plan: CoursePlan }) {
               ))}
               {concerns.map(({ rule, what, reason, severity }) => (
                 <Bar key={rule + what} $tone={severity === 'caution' ? 'soon' : 'act'}>
-                  {what}: {reason}. <HandbookLink to={`interactions#${rule}`}>handbook</HandbookLink>
+                  {what}: {reason}.{' '}
+                  {isInteraction(rule) && <HandbookLink to={`interactions#${rule}`}>handbook</HandbookLink>}
                 </Bar>
               ))}
             </Stack>

@@ -5,6 +5,8 @@ import { doseById } from '../../../core/catalogue/treatments/treatments.ts'
 import { isDrugPlan, type CoursePlan } from '../../../core/courses/plan.ts'
 import { drugWord } from '../../../core/courses/steps/step-input.ts'
 import { shelfOf } from '../../../core/household/shelf.ts'
+import { setAsideWords } from '../../../core/safety/guard.ts'
+import { ruleWords } from '../../../core/safety/rule-words.ts'
 import { tankById, tanksOf } from '../../../core/household/tanks.ts'
 import type { Content, ContentOf } from '../../../core/journal/entry.ts'
 import { iso } from '../../../core/time/zone.ts'
@@ -71,12 +73,11 @@ export function HowItRuns({ plan }: { plan: CoursePlan }) {
             <dd>{course.moveToTankId ? tankById(journal, course.moveToTankId)?.name : 'not chosen'}</dd>
           </div>
         )}
-        {course.overrides.map(({ rule, why, vetAgreed }) => (
-          <div key={rule}>
-            <dt>set aside: {rule}</dt>
+        {course.overrides.map((one) => (
+          <div key={one.rule}>
+            <dt>set aside</dt>
             <dd>
-              {why}
-              {vetAgreed && ', a veterinarian agreed'}
+              {ruleWords(one.rule)}: {setAsideWords(one)}
             </dd>
           </div>
         ))}

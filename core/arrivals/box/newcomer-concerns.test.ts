@@ -16,7 +16,7 @@ test('a shrimp on its way into copper is told of before its bag is opened, the g
 test('of a fish it says which medicine stands in the water, and nothing of other water', () => {
   expect(asked(ramped(), 'quar', FISH).map(({ words }) => words)).toEqual([
     expect.stringMatching(/^Orchid dottyback comes into a running course/),
-    expect.stringMatching(/^A course of chelated copper runs, 2.25 mg.L in Quarantine/),
+    expect.stringMatching(/^Chelated copper, 2.25 mg.L, is in this water in Quarantine/),
   ])
   expect(asked(ramped(), 'hall', FISH, SHRIMP)).toEqual([])
 })

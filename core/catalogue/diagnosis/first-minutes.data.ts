@@ -20,7 +20,7 @@ export const FIRST_MINUTES: Readonly<Record<string, FirstMinutes>> = {
   'marine-velvet': {
     do: [
       'Extra air, and dim the light.',
-      'Every fish of that water is treated, not this one alone: a drug in its range today, by its label.',
+      'Every fish of that water is treated, in a tank without corals or invertebrates: chelated copper straight to 2.0 mg/L, unless a fish there does not tolerate copper. Other forms of copper by their ramp only.',
       'A peroxide or freshwater bath buys hours where breathing fails: peroxide by its row, gloves and eye protection.',
     ],
     dont: [

@@ -102,7 +102,7 @@ const PLAIN: readonly [string, readonly object[], TSchema, number][] = [
   ['tests', TEST_KINDS, treatments.TestKind, 8],
   ['ramps', RAMPS, treatments.Ramp, 8],
   ['sensitivities', SENSITIVITIES, treatments.Sensitivity, 15],
-  ['interactions', INTERACTIONS, treatments.Interaction, 45],
+  ['interactions', INTERACTIONS, treatments.Interaction, 47],
   ['schools', SCHOOLS, treatments.School, 9],
   ['protocol steps', PROTOCOL_STEPS, treatments.ProtocolStep, 22],
   ['transfer rules', TRANSFER_RULES, treatments.TransferRule, 5],

@@ -29,6 +29,11 @@ export const AGENT_STAYS_HOURS: Readonly<Record<string, number>> = {
   'malachite-green': 72,
   permanganate: 48,
   diflubenzuron: 336,
+  // The plan of outbreaks.md 5.2 leaves it in for 21 days.
+  fluconazole: 504,
+  // Salts stay until water is changed.
+  salt: Infinity,
+  'epsom-salt': Infinity,
   'ammonia-binder': 168,
   dechlorinator: 48,
 }

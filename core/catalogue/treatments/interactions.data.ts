@@ -3,7 +3,8 @@ import type { Interaction } from './treatment.types.ts'
 /**
  * What must not, or should not, meet in the same water: quarantine.md 6. Order of a and b is irrelevant. Most rows are practice or
  * chemistry, not trials (hobby practice). Three rows allow no override by the head of that section: formalin with permanganate, copper
- * with an ammonia binder (both "never" here), and copper with an invertebrate in the water (`neverFor`).
+ * with an ammonia binder (both "never" here), and copper with an invertebrate in the water (`neverFor`). The dechlorinator is put beside the
+ * binder by help-now.md ("no dechlorinator into copper"); fluconazole-loss and cu-fresh are rows of this house (EA).
  */
 export const INTERACTIONS: readonly Interaction[] = [
   { id: "cu-antibiotic", a: ["cu-any"], b: ["antibiotic-any"], severity: "caution",
@@ -12,8 +13,8 @@ export const INTERACTIONS: readonly Interaction[] = [
     reason: "double toxicity, same target, no gain" },
   { id: "cu-copper", a: ["cu-any"], b: ["cu-any"], severity: "block",
     reason: "never mix two copper forms: no test separates them" },
-  { id: "cu-binder", a: ["cu-any"], b: ["ctx-ammonia-binder"], severity: "never",
-    reason: "reducing conditioners can turn or free copper into a deadlier form and falsify tests; use water changes or a seeded filter" },
+  { id: "cu-binder", a: ["cu-any"], b: ["ctx-ammonia-binder", "ctx-thiosulfate"], severity: "never",
+    reason: "ammonia binders and dechlorinators can free the copper in a deadlier form and falsify tests. Use water changes with chlorine-free water, or a seeded filter" },
   { id: "cu-hypo", a: ["cu-any"], b: ["hyposalinity"], severity: "block",
     reason: "copper grows more toxic as salinity and alkalinity fall" },
   { id: "cu-lowalk", a: ["cu-any"], b: ["ctx-low-alkalinity"], severity: "caution",
@@ -76,7 +77,7 @@ export const INTERACTIONS: readonly Interaction[] = [
   { id: "prazi-invert", a: ["praziquantel", "metronidazole", "antibiotic-any"], b: ["ctx-invertebrate"], severity: "caution",
     reason: "worms and some tube-worms die; die-off fouls water" },
   { id: "drug-elasmobranch", a: ["cu-any", "hyposalinity", "formalin", "chloroquine"], b: ["ctx-elasmobranch"], severity: "block",
-    reason: "see section 5.6" },
+    reason: "sharks and rays do not tolerate it: a veterinarian first" },
   { id: "antibiotic-two", a: ["antibiotic-any"], b: ["antibiotic-any"], severity: "caution",
     reason: "resistance and toxicity: vet only" },
   { id: "fluoroquinolone-hard", a: ["ciprofloxacin", "enrofloxacin"], b: ["ctx-hard-or-sea-water"], severity: "caution",
@@ -85,8 +86,8 @@ export const INTERACTIONS: readonly Interaction[] = [
     reason: "may stall nitrification: ammonia daily" },
   { id: "dye-biofilter", a: ["methylene-blue", "peroxide", "formalin", "permanganate"], b: ["ctx-biofilter"], severity: "block",
     reason: "kills nitrifiers: separate container (formalin-tank dose: caution)" },
-  { id: "levamisole-fenbendazole", a: ["levamisole"], b: ["fenbendazole"], severity: "caution",
-    reason: "one at a time, ≥ 7 d apart (EA)" },
+  { id: "levamisole-fenbendazole", a: ["levamisole"], b: ["fenbendazole"], severity: "caution", apartHours: 168,
+    reason: "one at a time, at least 7 days apart (EA)" },
   { id: "permanganate-sea", a: ["permanganate"], b: ["ctx-hard-or-sea-water"], severity: "block",
     reason: "brown precipitate on gills at high pH" },
   { id: "heat-columnaris", a: ["heat"], b: ["ctx-columnaris"], severity: "block",
@@ -99,6 +100,10 @@ export const INTERACTIONS: readonly Interaction[] = [
     reason: "damage above 1–2 g/L" },
   { id: "thiosulfate-oxidiser", a: ["ctx-thiosulfate"], b: ["permanganate", "peroxide", "iodine-dip"], severity: "note",
     reason: "neutralises them: antidote after, waste before" },
+  { id: "fluconazole-loss", a: ["fluconazole"], b: ["ctx-carbon", "uv", "ctx-ozone"], severity: "block",
+    reason: "carbon takes it out and UV or ozone may break it down: off for the 21 days of the plan (outbreaks.md 5.2)" },
+  { id: "cu-fresh", a: ["cu-any"], b: ["ctx-fresh-water"], severity: "block",
+    reason: "these doses are for sea water: in fresh water copper is many times more toxic (FA165; EA)" },
   { id: "binder-test", a: ["ctx-ammonia-binder"], b: ["ctx-ammonia-test"], severity: "note",
     reason: "some kits still show ammonia that is already bound" },
 ]

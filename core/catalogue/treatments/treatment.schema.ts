@@ -69,6 +69,8 @@ export const Sensitivity = strict({
   avoid: intolerances(),
   caution: intolerances(),
   prefer: maybe(),
+  /** What is preferred, in words. */
+  instead: Type.Optional(words()),
   source: maybe(),
 })
 export type Sensitivity = Static<typeof Sensitivity>
@@ -98,6 +100,8 @@ export const Interaction = strict({
       Type.Array(Apart, { description: 'animals for which some of the agents read otherwise than the row' }),
     ),
   ),
+  /** The two are kept apart for so many hours, even when the first no longer acts. */
+  apartHours: Type.Optional(positive()),
   reason: words(),
   /** Said of the agents it is never done with. */
   neverReason: Type.Optional(words()),

@@ -3,6 +3,7 @@ import { animalById, animalsOf } from '../../household/animals.ts'
 import { coralsOf, livingCorals } from '../../household/corals.ts'
 import type { CountMeasure } from '../../catalogue/courses/definitions.ts'
 import type { Part } from '../../household/parts.ts'
+import type { ContentOf } from '../../journal/entry.ts'
 import { firstAtOrAfter, type Journal } from '../../journal/journal.ts'
 import { netVolumeAt } from '../../household/tanks.ts'
 import { decisiveLevel, levelsOf } from '../../readings/evidence.ts'
@@ -37,7 +38,25 @@ export function cleanedSets(journal: Journal, course: Course, until: number): Co
  * Contacts that may bring a parasite of fish: quarantine.md 7.5. A wet tool carries fish water; a hand is rinsed and dried before it
  * goes in, and sets nothing back (EA).
  */
-export const WET_CONTACTS: ReadonlySet<string> = new Set(['fish', 'water', 'tool', 'snail', 'plug', 'suspect'])
+export const WET_CONTACTS: ReadonlySet<string> = new Set(['fish', 'water', 'tool', 'snail', 'plug', 'media', 'suspect'])
+
+/** Filter media from a tank without fish for so long carry no parasite of fish: quarantine.md 8, seed, 4 weeks. */
+export const MEDIA_CLEAN_DAYS = 28
+
+/** Whether a contact may bring a parasite of fish: media do from a tank with fish in the last four weeks, or from an unknown one. */
+export const bringsParasites = (journal: Journal, { what, from }: ContentOf<'contact'>, at: number): boolean =>
+  WET_CONTACTS.has(what) &&
+  (what !== 'media' || from === undefined || hadFishWithin(journal, from, at, MEDIA_CLEAN_DAYS))
+
+/** Whether fish lived in a tank at some time in the days before an instant. */
+export const hadFishWithin = (journal: Journal, tankId: string, at: number, days: number): boolean =>
+  animalsOf(journal).some(
+    ({ group, stays }) =>
+      animalGroupById(group)?.kind === 'fish' &&
+      stays.some(
+        (stay) => stay.tankId === tankId && stay.from <= at && (stay.to === null || at - stay.to < days * MS_PER_DAY),
+      ),
+  )
 
 /** What bears on a count of days without fish. */
 export function fallowFacts(
@@ -59,21 +78,13 @@ export function fallowFacts(
         .map(({ from, to }) => ({ from, to: to !== null && to > until ? null : to, animalId })),
     )
   // What stood as many days without fish as are counted here has been through its quarantine.
-  const hadFish = (from: string, at: number): boolean =>
-    animalsOf(journal).some(
-      ({ group, stays }) =>
-        isFish(group) &&
-        stays.some(
-          (stay) =>
-            stay.tankId === from && stay.from <= at && (stay.to === null || at - stay.to < counted.days * MS_PER_DAY),
-        ),
-    )
+  const hadFish = (from: string, at: number): boolean => hadFishWithin(journal, from, at, counted.days)
   return {
     fishIn,
     wetItems: [
       ...journal
         .ofKind('contact')
-        .filter(({ content, at }) => content.tankId === tankId && at <= until && WET_CONTACTS.has(content.what))
+        .filter(({ content, at }) => content.tankId === tankId && at <= until && bringsParasites(journal, content, at))
         .map(({ at, content }) => ({ at, why: 'cross-contact' as const, what: content.what })),
       ...journal
         .ofKind('arrival')

@@ -13,6 +13,7 @@ import { decisiveLevel, levelsOf } from '../../readings/evidence.ts'
 import { isDrugCourse, type Course, type DrugCourse } from '../course.ts'
 import { givenDoses, WHOLE_SHARE } from './record-doses.ts'
 import {
+  bringsParasites,
   cleanedSets,
   countsOf,
   dipsOf,
@@ -271,6 +272,7 @@ const contactRestarts = (journal: Journal, course: Course, members: readonly Mem
       ({ at, content }) =>
         at > course.startedAt &&
         at <= until &&
+        (content.what !== 'media' || bringsParasites(journal, content, at)) &&
         ((course.dose !== null && content.tankId === course.tankId) || wasIn(members, content.tankId, at)),
     )
     .map(({ at }) => ({ at, event: 'cross-contamination' as const, ongoing: false }))

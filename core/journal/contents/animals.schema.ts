@@ -50,6 +50,7 @@ export const Expected = content(
     lightUmol: opt(nonNegative('light a coral comes from, µmol photons/m²/s')),
     noQuarantine: opt(Type.Boolean({ description: 'straight in, by choice' })),
     dip: opt(Type.Boolean({ description: 'a dip is planned before it goes across' })),
+    overrides: overrides(),
   },
   'an arrival is awaited; a later entry of the same expectedId replaces it',
 )

@@ -68,7 +68,7 @@ export const CourseMark = content(
 )
 export const CourseChange = content(
   'course-change',
-  { courseId: id(), changes: courseChanges },
+  { courseId: id(), changes: courseChanges, overrides: overrides() },
   'how a course is run changes',
 )
 export const CourseEvent = content(

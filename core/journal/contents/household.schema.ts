@@ -46,7 +46,7 @@ const tankChanges = Type.Unsafe<Partial<Static<typeof tankDescription>>>(Type.Pa
 export const TankSetup = content('tank-setup', { tankId: id(), ...tankProperties }, 'a tank is set up')
 export const TankChange = content(
   'tank-change',
-  { tankId: id(), changes: tankChanges },
+  { tankId: id(), changes: tankChanges, overrides: overrides() },
   'parts of a tank’s description change; what is left out stays',
 )
 
@@ -71,6 +71,7 @@ export const EquipmentSwitch = content(
       'cover',
       'filter',
       'phosphate-remover',
+      'zeolite',
     ] as const),
     running: Type.Boolean(),
     value: opt(nonNegative('what it is set to')),

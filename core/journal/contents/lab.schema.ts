@@ -1,6 +1,6 @@
 import Type from 'typebox'
 import { nonNegative, oneOf, positive, strict } from '../../schema/types.ts'
-import { content, id, name, opt, words } from './parts.schema.ts'
+import { content, id, name, opt, words, overrides } from './parts.schema.ts'
 
 export const LabResult = content(
   'lab-result',
@@ -69,6 +69,7 @@ export const PumpPlan = content(
     residueMl: opt(nonNegative('what the pump cannot draw')),
     stopped: opt(Type.Boolean({ description: 'it gives nothing any more' })),
     why: opt(words()),
+    overrides: overrides(),
   },
   'a dosing pump is given a plan of the day; the latest holds',
 )

@@ -22,7 +22,17 @@ export const opt = Type.Optional
 export const overrides = () =>
   opt(
     Type.Array(
-      strict({ rule: id('row of the interactions or sensitivities'), why: words(), vetAgreed: Type.Boolean() }),
+      strict({
+        rule: id('row of the interactions or sensitivities'),
+        why: words(),
+        vetAgreed: Type.Boolean(),
+        answer: opt(
+          Type.Union([Type.Literal('read'), Type.Literal('reason'), Type.Literal('happened')], {
+            description:
+              'read and confirmed; done for the reason written; it had happened already. Left out in older entries',
+          }),
+        ),
+      }),
       { maxItems: 50, description: 'what spoke against it and was set aside' },
     ),
   )

@@ -33,12 +33,13 @@ export const PartSetup = content(
     tankId: id(),
     what: oneOf(['patch', 'rock', 'coral', 'plant', 'jar'] as const),
     ...partProperties,
+    overrides: overrides(),
   },
   'something in a tank that is measured by itself: a patch, a rock, a coral, a plant, a jar',
 )
 export const PartChange = content(
   'part-change',
-  { partId: id(), changes: partChanges },
+  { partId: id(), changes: partChanges, overrides: overrides() },
   'what is known of a part changes',
 )
 

@@ -38,6 +38,7 @@ export const WaterChange = content(
         'what the new water holds',
       ),
     ),
+    overrides: overrides(),
   },
   'water is exchanged',
 )
@@ -177,7 +178,7 @@ export const Feed = content(
 
 export const TopOff = content(
   'top-off',
-  { tankId: id(), litres: positive(), salinityPsu: opt(nonNegative()) },
+  { tankId: id(), litres: positive(), salinityPsu: opt(nonNegative()), overrides: overrides() },
   'what evaporated is filled up',
 )
 
@@ -186,7 +187,8 @@ export const Contact = content(
   {
     tankId: id('the water it touched'),
     from: opt(id('the tank it came from')),
-    what: oneOf(['fish', 'water', 'tool', 'hand', 'snail', 'plug', 'suspect'] as const),
+    what: oneOf(['fish', 'water', 'tool', 'hand', 'snail', 'plug', 'media', 'suspect'] as const),
+    overrides: overrides(),
   },
   'something wet of another system touched this water',
 )

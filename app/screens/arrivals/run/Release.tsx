@@ -103,12 +103,8 @@ export function Release({ run, followed, onBack }: { run: Run; followed: Followe
     await keep([content])
     underWay.current.delete(step)
   }
-  const [isIn, setIsIn] = useState(false)
   const now = useNow()
-  const doubts = useDoubts(
-    useMemo(() => releaseContents(journal, run, now), [journal, run, now]),
-    isIn,
-  )
+  const doubts = useDoubts(useMemo(() => releaseContents(journal, run, now), [journal, run, now]))
   const across = () => keep(doubts.answered(releaseContents(journal, run, thisInstant())))
   return (
     <section aria-label="Across">
@@ -125,12 +121,6 @@ export function Release({ run, followed, onBack }: { run: Run; followed: Followe
           )
         )}
         <DoubtList doubts={doubts} />
-        {doubts.asked.length > 0 && (
-          <Know>
-            <input type="checkbox" checked={isIn} onChange={(event) => setIsIn(event.target.checked)} />
-            <span>It is in the water already: write it down as it happened.</span>
-          </Know>
-        )}
         <div>
           {steps.map(({ id, words, caution }) => (
             <div key={id}>

@@ -1,17 +1,17 @@
-import type { Control } from 'react-hook-form'
 import { styled } from 'styled-components'
-import type { Concern } from '../../../../core/safety/concerns.ts'
+import { isInteraction } from '../../../../core/safety/rule-words.ts'
+import type { Concern } from '../../../../core/safety/concern.ts'
+import type { Answer } from '../../../../core/safety/guard.ts'
 import { iso } from '../../../../core/time/zone.ts'
 import { capital } from '../../../../core/words/numbers.ts'
-import { CheckField, TextField } from '../../../fields/fields.tsx'
 import type { Problem } from '../../../fields/shell.tsx'
 import { thisInstant } from '../../../frame/now.tsx'
 import { useKeeping, UnkeptNote } from '../../../journal/keeping.tsx'
 import { Button } from '../../../look/buttons.ts'
 import { HandbookLink } from '../../../look/HandbookLink.tsx'
 import { Bar, Stack } from '../../../look/text.ts'
+import { ConcernAnswer } from '../../../safety/Doubts.tsx'
 import { EQUIPMENT_NAMES } from '../../../words/entries.ts'
-import { concernKey, type StartValues } from './start.ts'
 
 /** What is missing beside a field that is no text field. */
 export const Wrong = styled.p`
@@ -22,45 +22,37 @@ export const Wrong = styled.p`
 
 const SEVERITY_WORDS: Record<Concern['severity'], string> = {
   never: 'Never',
-  block: 'Not without a reason',
-  ask: 'Cannot judge',
-  caution: 'With care',
-  note: 'To know',
+  block: 'Only with a written reason',
+  ask: 'Cannot tell',
+  caution: 'Caution',
+  note: 'Note',
 }
 
-/** Something that speaks against a course: its reason, and what it takes to start all the same, or to make it go away. */
+/** Something that speaks against a course: its reason, and what it takes to start anyway, or to make it go away. */
 export function ConcernFields({
   concern,
   tankId,
-  control,
-  problems,
+  answer,
+  onAnswer,
+  problem,
 }: {
   concern: Concern
   tankId: string
-  control: Control<StartValues>
-  problems: Record<string, Problem>
+  answer: Answer
+  onAnswer: (change: Partial<Answer>) => void
+  problem: Problem | undefined
 }) {
-  const key = concernKey(concern)
-  const tone = concern.severity === 'never' || concern.severity === 'block' ? 'act' : 'soon'
+  const words = `${SEVERITY_WORDS[concern.severity]}: ${concern.what}. ${capital(concern.reason)}.`
   return (
     <Stack $gap={8}>
-      <Bar $tone={tone}>
-        {SEVERITY_WORDS[concern.severity]}: {concern.what}. {capital(concern.reason)}.{' '}
-        <HandbookLink to={`interactions#${concern.rule}`}>handbook</HandbookLink>
-      </Bar>
+      {concern.severity === 'note' ? (
+        <Bar $tone="soon">{words}</Bar>
+      ) : (
+        <ConcernAnswer concern={concern} words={words} answer={answer} onAnswer={onAnswer} isAhead />
+      )}
+      {isInteraction(concern.rule) && <HandbookLink to={`interactions#${concern.rule}`}>handbook</HandbookLink>}
       {concern.item && <SwitchOff item={concern.item} tankId={tankId} />}
-      {concern.severity === 'block' && (
-        <TextField control={control} name={`whys.${key}`} label="Why all the same" problem={problems[key]} />
-      )}
-      {concern.override === 'reason-and-vet' && (
-        <CheckField control={control} name={`agreed.${key}`} label="A veterinarian has agreed" />
-      )}
-      {concern.severity === 'caution' && (
-        <>
-          <CheckField control={control} name={`agreed.${key}`} label="I have read this" />
-          {problems[key] && <Wrong role="alert">{problems[key].message}</Wrong>}
-        </>
-      )}
+      {problem && <Wrong role="alert">{problem.message}</Wrong>}
     </Stack>
   )
 }

@@ -8,16 +8,17 @@ import { definitionById, withChosenParts, type Definition } from '../../../../co
 import { PROSE } from '../../../../core/catalogue/courses/prose.data.ts'
 import { DOSE_SOURCES } from '../../../../core/catalogue/treatments/dose-sources.data.ts'
 import { doseById } from '../../../../core/catalogue/treatments/treatments.ts'
-import { directDose } from '../../../../core/courses/amounts/direct-dose.ts'
+import { directDose } from '../../../../core/safety/judge/direct-dose.ts'
 import { drugChoice, drugsOf } from '../../../../core/courses/amounts/drug-choices.ts'
 import { handlingLoad } from '../../../../core/handling/planned.ts'
 import { drugName } from '../../../../core/courses/names.ts'
 import { coursePreview, hoursBeforeDrug } from '../../../../core/courses/outlook/preview.ts'
 import { runningIn } from '../../../../core/courses/course.ts'
 import { concernsOf } from '../../../../core/safety/concerns.ts'
+import { NO_ANSWER } from '../../../../core/safety/guard.ts'
 import { shelfOf } from '../../../../core/household/shelf.ts'
 import { kitFor, tankById, tanksOf } from '../../../../core/household/tanks.ts'
-import { reckonedLevel } from '../../../../core/safety/water-state.ts'
+import { levelOf } from '../../../../core/safety/water/level.ts'
 import { dayText, iso, MS_PER_HOUR } from '../../../../core/time/zone.ts'
 import { CheckField, SelectField, TextField } from '../../../fields/fields.tsx'
 import type { Problem } from '../../../fields/shell.tsx'
@@ -110,8 +111,7 @@ export function StartCourse() {
       readAt: '08:00',
       startOn: dayText(settings.clock.dayOf(now)),
       isLoadAccepted: false,
-      whys: {},
-      agreed: {},
+      answers: {},
       ...defaultsOf(startDefinition, first?.id ?? ''),
     },
   })
@@ -125,7 +125,10 @@ export function StartCourse() {
   const choice = definition.drugs.length > 0 ? drugChoice(definition.id, values.doseId) : undefined
   const dose = choice?.dose
   const product = shelf.find(({ id, ingredient }) => id === values.productId && ingredient === dose?.agent) ?? null
-  const directly = dose ? directDose(journal, tankId, dose) : { allowed: false, why: '' }
+  const directly = dose
+    ? directDose(journal, tankId, dose, now, params.get('case') ?? undefined)
+    : { offer: 'no' as const, why: '' }
+  const isDirectOffered = directly.offer !== 'no'
   const draft = startContent(
     values,
     { definition, concerns: [] },
@@ -139,7 +142,7 @@ export function StartCourse() {
     choice,
     product,
     concerns,
-    directAllowed: directly.allowed,
+    directAllowed: isDirectOffered,
     isTaken: definition.kind === 'school' && schoolHere !== undefined,
   }
   const found = (field: string) =>
@@ -282,7 +285,7 @@ export function StartCourse() {
                         }))}
                       />
                     )}
-                    {directly.allowed ? (
+                    {isDirectOffered ? (
                       <>
                         <CheckField control={form.control} name="direct" label="Straight to the dose: an emergency" />
                         <Small>{capital(directly.why)}.</Small>
@@ -337,7 +340,20 @@ export function StartCourse() {
                 <Rows>
                   {concerns.map((concern) => (
                     <li key={concernKey(concern)}>
-                      <ConcernFields concern={concern} tankId={tankId} control={form.control} problems={problems} />
+                      <ConcernFields
+                        concern={concern}
+                        tankId={tankId}
+                        answer={values.answers[concernKey(concern)] ?? NO_ANSWER}
+                        onAnswer={(change) => {
+                          const key = concernKey(concern)
+                          const answers = form.getValues('answers')
+                          form.setValue('answers', {
+                            ...answers,
+                            [key]: { ...(answers[key] ?? NO_ANSWER), ...change },
+                          })
+                        }}
+                        problem={problems[concernKey(concern)]}
+                      />
                     </li>
                   ))}
                 </Rows>
@@ -357,13 +373,13 @@ export function StartCourse() {
                   <DrugCalendar
                     preview={coursePreview({
                       dose,
-                      direct: values.direct && directly.allowed,
+                      direct: values.direct && isDirectOffered,
                       rampHours: Number(values.rampHours),
                       requiredDays: definition.days,
                       volumeL: tank.volume.netL,
                       product,
                       startAt: Date.parse(draft.happened) + hoursBeforeDrug(parts) * MS_PER_HOUR,
-                      startMgPerL: reckonedLevel(journal, tank.id, dose.agent, now).mgPerL ?? 0,
+                      startMgPerL: levelOf(journal, tank.id, dose.agent, now, { isHeld: true }).mgPerL ?? 0,
                     })}
                     isMoving={definition.ends === 'move'}
                   />

@@ -1,6 +1,7 @@
 import { drugChoice } from '../../../../core/courses/amounts/drug-choices.ts'
 import { definitionById } from '../../../../core/catalogue/courses/definitions.ts'
-import type { Concern } from '../../../../core/safety/concerns.ts'
+import type { Concern } from '../../../../core/safety/concern.ts'
+import { NO_ANSWER, type Answer } from '../../../../core/safety/guard.ts'
 import { courseById } from '../../../../core/courses/course.ts'
 import { ward } from '../../../../core/courses/testing/ward.ts'
 import { productById } from '../../../../core/household/shelf.ts'
@@ -24,8 +25,7 @@ const values: StartValues = {
   readAt: '08:00',
   startOn: '2026-11-29',
   isLoadAccepted: false,
-  whys: {},
-  agreed: {},
+  answers: {},
 }
 const context = {
   definition: definitionById('qt-b-drug14')!,
@@ -95,30 +95,39 @@ describe('what speaks against it', () => {
       ({ message }) => message,
     )
   const key = concernKey(concern('block', 'reason'))
+  const said = (answer: Partial<Answer>) => ({ answers: { [key]: { ...NO_ANSWER, ...answer } } })
   test('never: nothing gets round it', () => {
-    expect(problemOf(concern('never', 'none'), { whys: { [key]: 'I want to' }, agreed: { [key]: true } })).toEqual([
-      'there is no way round this',
-    ])
+    const problems = problemOf(concern('never', 'none'), said({ why: 'I want to', vetAgreed: true, isRead: true }))
+    expect(problems).toEqual(['this cannot be overridden'])
   })
-  test('block: a written reason, and where it says so a veterinarian', () => {
-    expect(problemOf(concern('block', 'reason'))).toEqual(['why it is done all the same, in a few words'])
-    expect(problemOf(concern('block', 'reason'), { whys: { [key]: 'bare rock' } })).toEqual([])
-    expect(problemOf(concern('block', 'reason-and-vet'), { whys: { [key]: 'ulcer' } })).toEqual([
-      'only when a veterinarian has agreed',
-    ])
+  test('block: a written reason, and where it says so the answer about a veterinarian, yes or no', () => {
+    expect(problemOf(concern('block', 'reason'))).toEqual(['a reason for continuing anyway'])
+    expect(problemOf(concern('block', 'reason'), said({ why: 'bare rock' }))).toEqual([])
+    const vet = concern('block', 'reason-and-vet')
+    expect(problemOf(vet, said({ why: 'ulcer' }))).toEqual(['has a veterinarian agreed? Yes or no'])
+    expect(problemOf(vet, said({ why: 'ulcer', vetAgreed: false }))).toEqual([])
   })
   test('caution: read; a note stands in nobody’s way', () => {
     expect(problemOf(concern('caution', 'confirm'))).toEqual(['read it, and tick that you have'])
-    expect(problemOf(concern('caution', 'confirm'), { agreed: { [key]: true } })).toEqual([])
+    expect(problemOf(concern('caution', 'confirm'), said({ isRead: true }))).toEqual([])
     expect(problemOf(concern('note', 'confirm'))).toEqual([])
   })
-  test('what was set aside is kept with the course, with the reason', () => {
-    const content = startContent(
-      { ...values, whys: { [key]: ' bare rock ' }, agreed: {} },
-      { ...context, concerns: [concern('block', 'reason')] },
-      { courseId: 'n', happened: '2026-11-23T18:00:00Z', kitId: undefined },
-    )
-    expect(content.overrides).toEqual([{ rule: 'cu-rock', why: 'bare rock', vetAgreed: false }])
+  test('what was set aside is kept with the course, with the reason; only its own answer says that a veterinarian agreed', () => {
+    const kept = (one: Concern, answer: Partial<Answer>) =>
+      startContent(
+        { ...values, ...said(answer) },
+        { ...context, concerns: [one] },
+        { courseId: 'n', happened: '2026-11-23T18:00:00Z', kitId: undefined },
+      ).overrides
+    expect(kept(concern('block', 'reason'), { why: ' bare rock ', vetAgreed: true })).toEqual([
+      { rule: 'cu-rock', why: 'bare rock', vetAgreed: false, answer: 'reason' },
+    ])
+    expect(kept(concern('caution', 'confirm'), { isRead: true })).toEqual([
+      { rule: 'cu-rock', why: 'read and confirmed', vetAgreed: false, answer: 'read' },
+    ])
+    expect(kept(concern('block', 'reason-and-vet'), { why: 'ulcer', vetAgreed: true })).toMatchObject([
+      { vetAgreed: true },
+    ])
   })
 })
 

@@ -1,7 +1,8 @@
 import { withChosenParts, type Definition } from '../../../../core/catalogue/courses/definitions.ts'
 import { doseById, rampOf } from '../../../../core/catalogue/treatments/treatments.ts'
 import { capital } from '../../../../core/words/numbers.ts'
-import type { Concern } from '../../../../core/safety/concerns.ts'
+import type { Concern } from '../../../../core/safety/concern.ts'
+import { isAnswered, NO_ANSWER, setAside, type Answer } from '../../../../core/safety/guard.ts'
 import type { DrugChoice } from '../../../../core/courses/amounts/drug-choices.ts'
 import { handlingLoad } from '../../../../core/handling/planned.ts'
 import { HANDLING_LIMITS } from '../../../../core/handling/points.ts'
@@ -36,9 +37,8 @@ export interface StartValues {
   startOn: string
   /** The handling load was read and accepted, where it is asked about. */
   isLoadAccepted: boolean
-  /** Per concern that may be set aside: the keeper's word, and whether a veterinarian agreed. */
-  whys: Record<string, string>
-  agreed: Record<string, boolean>
+  /** What was said to each concern, by its key. */
+  answers: Record<string, Answer>
 }
 
 /** Salt water for the schools, unless they say otherwise; a plan goes where its weed grows. */
@@ -170,21 +170,22 @@ function drugProblems(
   return problems
 }
 
-function concernProblems({ whys, agreed }: StartValues, concerns: readonly Concern[]): Record<string, Problem> {
-  const problems: Record<string, Problem> = {}
-  for (const concern of concerns) {
-    const key = concernKey(concern)
-    const why = whys[key]?.trim() ?? ''
-    if (concern.override === 'none') problems[`never-${key}`] = { message: 'there is no way round this' }
-    else if (concern.severity === 'note') continue
-    else if (concern.severity === 'caution') {
-      if (!agreed[key]) problems[key] = { message: 'read it, and tick that you have' }
-    } else if (why === '') problems[key] = { message: 'why it is done all the same, in a few words' }
-    else if (concern.override === 'reason-and-vet' && !agreed[key])
-      problems[key] = { message: 'only when a veterinarian has agreed' }
-  }
-  return problems
+/** What a concern still asks for. */
+function missingAnswer({ override }: Concern, { why }: Answer): string {
+  if (override === 'none') return 'this cannot be overridden'
+  if (override === 'confirm') return 'read it, and tick that you have'
+  return why.trim() === '' ? 'a reason for continuing anyway' : 'has a veterinarian agreed? Yes or no'
 }
+
+const concernProblems = ({ answers }: StartValues, concerns: readonly Concern[]): Record<string, Problem> =>
+  Object.fromEntries(
+    concerns.flatMap((concern) => {
+      const key = concernKey(concern)
+      const answer = answers[key] ?? NO_ANSWER
+      if (concern.severity === 'note' || isAnswered(concern, answer)) return []
+      return [[concern.override === 'none' ? `never-${key}` : key, { message: missingAnswer(concern, answer) }]]
+    }),
+  )
 
 /** What stands in the way of starting, beside which field; empty when nothing does. */
 export function startProblems(values: StartValues, context: StartContext): Record<string, Problem> {
@@ -202,9 +203,6 @@ export function startProblems(values: StartValues, context: StartContext): Recor
     ...concernProblems(values, context.concerns),
   }
 }
-
-/** What is kept of a caution that was read and ticked. */
-const CONFIRMED = 'read and confirmed'
 
 /** What was chosen, without what was left empty. */
 const chosen = (values: Record<string, string>, keys: readonly string[]): Record<string, string> =>
@@ -230,12 +228,9 @@ export function startContent(
   },
 ): ContentOf<'course-start'> {
   const overrides = concerns
-    .filter(({ severity }) => severity === 'block' || severity === 'caution')
-    .map((concern) => ({
-      rule: concern.rule,
-      why: values.whys[concernKey(concern)]?.trim() || CONFIRMED,
-      vetAgreed: values.agreed[concernKey(concern)] ?? false,
-    }))
+    .filter(({ severity }) => severity !== 'note' && severity !== 'never')
+    .map((concern) => setAside(concern, values.answers[concernKey(concern)] ?? NO_ANSWER))
+    .filter(({ why }) => why !== '')
   const hasDrug = definition.drugs.length > 0
   const options = {
     ...(hasDrug && { drug: values.doseId }),

@@ -111,27 +111,13 @@ export function PumpPlanForm({ device }: { device: AttachedDevice }) {
     : null
   const rises = tank && product && ml !== null ? dayRises(journal, tank, product, ml, now) : []
   const isOver = rises.some((one) => one.isOver)
-  const dose: ContentOf<'dose'>[] =
-    product && ml !== null && ml > 0
-      ? [
-          {
-            kind: 'dose',
-            happened: iso(now),
-            tankId: device.tankId,
-            ingredient: product.ingredient,
-            productId: product.id,
-            amount: ml,
-            unit: 'mL',
-            massMg: ml * product.mgPerUnit,
-          },
-        ]
-      : []
-  const doubts = useDoubts(dose)
+  const doubts = useDoubts(plan ? [{ ...plan, happened: iso(now) }] : [])
   const send = async () => {
     if (!plan) return
     setProblem(null)
     const at = thisInstant()
-    const content: ContentOf<'pump-plan'> = { ...plan, happened: iso(at) }
+    const [content] = doubts.answered<ContentOf<'pump-plan'>>([{ ...plan, happened: iso(at) }])
+    if (!content) return
     try {
       await orderPump(device.channel, orderOf(journal, { at, content }, settings.timeZone))
     } catch (error) {

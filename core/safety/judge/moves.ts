@@ -1,16 +1,16 @@
-import { animalGroupById } from '../catalogue/animal-group.ts'
-import { isDrugRecord, recordOf } from '../courses/record/record.ts'
-import { countLevel } from '../courses/tracks/level.ts'
-import { setState } from '../courses/tracks/sets.ts'
-import { countRounds } from '../courses/tracks/rounds.ts'
-import { countSalinity } from '../courses/tracks/salinity.ts'
-import { courseById, coursesOf, type Course } from '../courses/course.ts'
-import { animalLabel, type Animal } from '../household/animals.ts'
-import { tankById } from '../household/tanks.ts'
-import type { Definition } from '../catalogue/courses/definitions.ts'
-import type { ContentOf } from '../journal/entry.ts'
-import type { Journal } from '../journal/journal.ts'
-import type { Concern } from './concerns.ts'
+import { animalGroupById } from '../../catalogue/animal-group.ts'
+import { hadFishWithin } from '../../courses/record/record-parts.ts'
+import { recordOf } from '../../courses/record/record.ts'
+import { setState } from '../../courses/tracks/sets.ts'
+import { coursesOf, type Course } from '../../courses/course.ts'
+import { animalLabel, type Animal } from '../../household/animals.ts'
+import { tankById } from '../../household/tanks.ts'
+import type { Definition } from '../../catalogue/courses/definitions.ts'
+import type { ContentOf } from '../../journal/entry.ts'
+import type { Journal } from '../../journal/journal.ts'
+import { concern, type Concern } from '../concern.ts'
+import type { Resident } from '../water/residents.ts'
+import { isCountFull } from './count-full.ts'
 
 const isRunningAt = ({ startedAt, ended }: Course, at: number): boolean =>
   startedAt <= at && (ended === null || ended.at > at)
@@ -22,7 +22,7 @@ const isSetBackByFish = ({ kind, tracks }: Definition): boolean =>
   kind === 'school' || tracks.some((track) => track.kind === 'hold' && track.by === 'no-fish')
 
 /** What a fish brings to a course that runs in the water it comes into: it is not of the course, and the count starts over. */
-export function newcomerConcerns(journal: Journal, tankId: string, animal: Animal, at: number): Concern[] {
+export function newFishConcerns(journal: Journal, tankId: string, animal: Animal, at: number): Concern[] {
   if (!isFish(animal)) return []
   return coursesOf(journal)
     .filter(
@@ -39,14 +39,29 @@ export function newcomerConcerns(journal: Journal, tankId: string, animal: Anima
     }))
 }
 
-/** Whether the count of a course is full: what is in its water has done its work. */
-export function isCountFull(journal: Journal, courseId: string | undefined, at: number): boolean {
-  const course = courseId === undefined ? null : courseById(journal, courseId)
-  if (!course) return false
-  const record = recordOf(journal, course, at)
-  if (isDrugRecord(record)) return countLevel(record).state === 'complete'
-  const salinity = countSalinity(record)
-  return salinity ? salinity.clock.state === 'complete' : countRounds(record)?.doneAt != null
+/** A coral, a snail or a shrimp that comes into days without fish and was not quarantined: the whole batch goes back to day 0. */
+export function newWetItemConcerns(
+  journal: Journal,
+  tankId: string,
+  resident: Resident,
+  at: number,
+  fromTankId?: string,
+): Concern[] {
+  if (resident.kind === 'fish') return []
+  return coursesOf(journal)
+    .filter((course) => course.tankId === tankId && isRunningAt(course, at))
+    .flatMap(({ definition, requiredDays }) => {
+      const isCounted = definition.tracks.some((track) => track.kind === 'hold' && track.by === 'no-fish')
+      if (!isCounted || (fromTankId !== undefined && !hadFishWithin(journal, fromTankId, at, requiredDays))) return []
+      return [
+        concern(
+          'new-wet-item',
+          'caution',
+          `${resident.label} comes into days without fish`,
+          'it was not quarantined: the day count restarts for everything in that water',
+        ),
+      ]
+    })
 }
 
 /** What is lost when an animal leaves a course before its end, and what it may carry where it goes. */

@@ -1,11 +1,11 @@
-import type { Definition } from '../catalogue/courses/definitions.ts'
-import { coursesOf, type Course } from '../courses/course.ts'
-import { fullCourseName } from '../courses/names.ts'
-import { animalLabel, residentsOf } from '../household/animals.ts'
-import type { ContentOf } from '../journal/entry.ts'
-import type { Journal } from '../journal/journal.ts'
-import { MS_PER_DAY } from '../time/zone.ts'
-import type { Concern } from './concerns.ts'
+import type { Definition } from '../../catalogue/courses/definitions.ts'
+import { coursesOf, type Course } from '../../courses/course.ts'
+import { fullCourseName } from '../../courses/names.ts'
+import { residentsIn } from '../water/residents.ts'
+import type { ContentOf } from '../../journal/entry.ts'
+import type { Journal } from '../../journal/journal.ts'
+import { MS_PER_DAY } from '../../time/zone.ts'
+import type { Concern } from '../concern.ts'
 
 /** Between two plans that treat a tank so many days pass: outbreaks.md 1, two-plans-at-once. */
 const GAP_DAYS = 7
@@ -54,6 +54,9 @@ const isConfirmed = (journal: Journal, tankId: string, treats: readonly string[]
           ),
     )
 
+/** A coral whose group nobody told may be of the most sensitive one. */
+const UNTOLD_CORAL = 'coral-sps'
+
 /** A choice that is not for some of those who live in the tank: nine days in the dark with anemones. */
 function choiceConcerns(
   journal: Journal,
@@ -61,17 +64,19 @@ function choiceConcerns(
   start: ContentOf<'course-start'>,
   tankId: string,
 ): Concern[] {
-  const residents = residentsOf(journal, tankId)
+  const residents = residentsIn(journal, tankId, Date.parse(start.happened))
   return options.flatMap(({ id, choices }): Concern[] => {
     const choice = choices.find((one) => one.id === start.options?.[id])
-    const suffer = residents.filter(({ group }) => choice?.notWith?.includes(group))
+    const suffer = residents.filter(({ group, kind }) =>
+      choice?.notWith?.includes(group?.id ?? (kind === 'coral' ? UNTOLD_CORAL : '')),
+    )
     return suffer.length === 0
       ? []
       : [
           {
             rule: 'choice-not-with',
             severity: 'block',
-            what: `${choice!.label} with ${suffer.map(animalLabel).join(', ')}`,
+            what: `${choice!.label} with ${suffer.map(({ label }) => label).join(', ')}`,
             reason: choice!.notWithWhy ?? 'not for them',
             override: 'reason',
           },
@@ -81,7 +86,7 @@ function choiceConcerns(
 
 /**
  * What speaks against a plan for an outbreak: another one that treats the same tank, a chemical before anything was confirmed, a
- * choice that those in the tank do not bear. Emergencies are no treatment plans and wait for nothing.
+ * choice that those in the tank do not tolerate. Emergencies are no treatment plans and wait for nothing.
  */
 export function planConcerns(
   journal: Journal,

@@ -1,9 +1,9 @@
-import { coursesOf } from '../courses/course.ts'
-import { kitsOf, tankById } from '../household/tanks.ts'
-import type { ContentOf } from '../journal/entry.ts'
-import { firstAtOrAfter, type Journal } from '../journal/journal.ts'
-import { MS_PER_HOUR } from '../time/zone.ts'
-import type { Concern } from './concerns.ts'
+import { coursesOf } from '../../courses/course.ts'
+import { kitsOf, tankById } from '../../household/tanks.ts'
+import type { ContentOf } from '../../journal/entry.ts'
+import { firstAtOrAfter, type Journal } from '../../journal/journal.ts'
+import { MS_PER_HOUR } from '../../time/zone.ts'
+import type { Concern } from '../concern.ts'
 
 /** Vials that were dry for so long carry nothing: quarantine.md 8. */
 const DRY_HOURS = 24

@@ -1,0 +1,90 @@
+import { parameterById, type Parameter } from '../../catalogue/parameter.ts'
+import { RAISE_A_DAY } from '../../catalogue/daily-caps.data.ts'
+import { coursesOf } from '../../courses/course.ts'
+import { hasSmallPolyps } from '../../household/corals.ts'
+import { DEFAULT_SETTINGS, settingsOf } from '../../household/settings.ts'
+import { netVolumeAt } from '../../household/tanks.ts'
+import type { ContentOf } from '../../journal/entry.ts'
+import type { Journal } from '../../journal/journal.ts'
+import { raisedBy } from '../../readings/raises.ts'
+import { raiseCap } from '../../water/correction/salts.ts'
+import { isUptakeCertain, uptakeOf } from '../../water/uptake.ts'
+import { measureText } from '../../words/measure.ts'
+import { concern, type Concern } from '../concern.ts'
+import type { WaterState } from '../water/state.ts'
+
+/** A syringe is no better than this: so little over a cap is the cap. */
+const SLACK = 1.02
+/** What a dose of a salt may raise, besides salinity and temperature, which no salt of the shelf is dosed for. */
+const CAPPED = (Object.keys(RAISE_A_DAY) as (keyof typeof RAISE_A_DAY)[]).filter(
+  (id) => id !== 'salinity' && id !== 'temp',
+)
+/** A first +2 mg/L of silica at once is a school of its own, on the plan that doses it: further-schools.md 5. */
+const SILICATE_PLAN = 'dino-sand'
+const SILICATE_START = { mgPerL: 2 } as const
+
+/** How much a parameter may be raised in a day in this water; null where nobody lives in it or the handbook has no cap. */
+function capFor(journal: Journal, { tank, residents, from }: WaterState, parameter: Parameter): number | null {
+  if (residents.length === 0) return null
+  const isTender = tank.profile === 'reef-sps' || hasSmallPolyps(journal, tank.id)
+  const cap = raiseCap(parameter.id, 'usual', isTender)
+  if (cap === null || parameter.id !== 'sio2') return cap
+  const isPlanned = coursesOf(journal).some(
+    ({ definition, tankId, startedAt, ended }) =>
+      definition.id === SILICATE_PLAN && tankId === tank.id && startedAt <= from && (ended === null || ended.at > from),
+  )
+  return isPlanned ? Math.max(cap, SILICATE_START.mgPerL) : cap
+}
+
+/** What doses of the same local day raised a parameter already, in its unit. */
+function raisedToday(journal: Journal, tankId: string, parameter: string, at: number, except?: string): number {
+  const { clock } = settingsOf(journal) ?? DEFAULT_SETTINGS
+  const day = clock.dayOf(at)
+  const [from, until] = [clock.instantAt(day), clock.instantAt(day + 1)]
+  let sum = 0
+  for (const { content, struck, id, at: when } of journal.about(`water:${tankId}`)) {
+    if (struck || id === except || when < from || when >= until) continue
+    const netL = netVolumeAt(journal, tankId, when)
+    if (content.kind === 'dose' && content.massMg !== undefined && netL !== null)
+      sum += raisedBy(content.ingredient, parameter, content.massMg / netL)
+  }
+  return sum
+}
+
+/**
+ * What a dose raises beyond the caps of a day, with what was dosed that day already: outbreaks.md 5.4, by the corals of the tank. Carbonates and
+ * bicarbonates, of sodium or potassium, count together as alkalinity.
+ * @param mgPerL of what the product's strength is counted in, that go in on that day
+ */
+export function dayCapConcerns(
+  journal: Journal,
+  { tankId, ingredient }: Pick<ContentOf<'dose'>, 'tankId' | 'ingredient'>,
+  mgPerL: number,
+  water: WaterState,
+  at: number,
+  except?: string,
+): Concern[] {
+  const { units } = settingsOf(journal) ?? DEFAULT_SETTINGS
+  return CAPPED.flatMap((id): Concern[] => {
+    const adds = raisedBy(ingredient, id, mgPerL)
+    const parameter = parameterById(id)
+    const cap = parameter && adds > 0 ? capFor(journal, water, parameter) : null
+    if (!parameter || cap === null) return []
+    const before = raisedToday(journal, tankId, id, at, except)
+    const sum = before + adds
+    if (sum <= cap * SLACK) return []
+    // What the tank uses in a day does not raise it.
+    const found = uptakeOf(journal, tankId, parameter, at)
+    if (found && isUptakeCertain(found) && sum - Math.max(0, found.perDay) <= cap * SLACK) return []
+    const text = (value: number) => measureText(value, parameter.unit, units, 3)
+    return [
+      concern(
+        'day-cap',
+        'block',
+        `That raises ${parameter.name} by ${text(sum)} today${before > 0 ? `, ${text(before)} of it already` : ''}`,
+        `at most ${text(cap)} a day${water.tank.profile === 'reef-sps' || hasSmallPolyps(journal, water.tank.id) ? ' with small-polyp corals' : ''}: split it over days`,
+        'reason',
+      ),
+    ]
+  })
+}
