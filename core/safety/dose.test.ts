@@ -32,7 +32,7 @@ describe('a copper dose that would pass the band’s high', () => {
     expect(amountOf('quar dose copper 26ml anyway')).toBeNull()
     expect(amountOf('quar dose copper 26ml anyway because read twice')).toBe(26)
     expect(amountOf('quar dose copper 26ml happened because the bottle slipped')).toBe(26)
-    expect(amountOf('quar dose copper 2.7 mL anyway 06:00')).toBe(2.7)
+    expect(amountOf('quar dose copper 2.7 mL anyway because none was in 06:00')).toBe(2.7)
   })
 
   test('exactly to the high is let through; a tenth more is not', () => {

@@ -316,16 +316,16 @@ describe('starting a course', () => {
     await user.selectOptions(screen.getByLabelText('Then to'), 'Watch tub')
     const start = screen.getByRole('button', { name: 'Start the course' })
     await user.click(start)
-    expect(await screen.findByText('why it is done all the same, in a few words')).toBeInTheDocument()
-    await user.type(screen.getByLabelText('Why all the same'), 'velvet in the same water')
+    expect(await screen.findByText('a reason for continuing anyway')).toBeInTheDocument()
+    await user.type(screen.getByLabelText('Reason for continuing anyway'), 'velvet in the same water')
     await user.click(start)
-    expect(await screen.findByText('only when a veterinarian has agreed')).toBeInTheDocument()
+    expect(await screen.findByText('has a veterinarian agreed? Yes or no')).toBeInTheDocument()
     expect(lines('course-start')).toEqual([])
-    await user.click(screen.getByLabelText('A veterinarian has agreed'))
+    await user.click(screen.getByLabelText('Yes'))
     await user.click(start)
     await waitFor(() =>
       expect(lines('course-start')[0]?.overrides).toEqual([
-        { rule: 'scaleless-marine', why: 'velvet in the same water', vetAgreed: true },
+        { rule: 'scaleless-marine', why: 'velvet in the same water', vetAgreed: true, answer: 'reason' },
       ]),
     )
   })

@@ -108,7 +108,7 @@ describe('forms beside the ledger', () => {
     expect(aside).toHaveTextContent('32 mg of copper: adds 0.494 mg/L to 64.8 L net')
     // With the 2.11 read before, that is over the band: the right amount is one tap away.
     await user.click(within(aside).getByRole('button', { name: 'Log 3.2 mL' }))
-    expect(await within(aside).findByRole('alert')).toHaveTextContent(/^That makes \d\.\d\d mg\/L, over the 2\.50/)
+    expect(await within(aside).findByRole('alert')).toHaveTextContent(/^That makes \d\.\d\d mg\/L, above the 2\.50/)
     await user.clear(within(aside).getByLabelText('Amount'))
     await user.type(within(aside).getByLabelText('Amount'), '1')
     await user.click(within(aside).getByRole('button', { name: 'Log 1 mL' }))
@@ -197,7 +197,7 @@ describe('forms of what is done beside dosing and testing', () => {
     await user.type(within(aside).getByLabelText('Water of the bath'), '4')
     await user.type(within(aside).getByLabelText('Minutes'), '45')
     await user.click(within(aside).getByRole('button', { name: 'Log the bath' }))
-    expect(await within(aside).findByText(/over the 30 min/)).toBeInTheDocument()
+    expect(await within(aside).findByText(/more than the 30 min/)).toBeInTheDocument()
     await user.clear(within(aside).getByLabelText('Minutes'))
     await user.type(within(aside).getByLabelText('Minutes'), '30')
     await user.click(within(aside).getByRole('button', { name: 'Log the bath' }))

@@ -238,16 +238,16 @@ describe('water under copper', () => {
     const { user, type, last } = await open('/tanks/q/add-animal', ...COPPER)
     await type('What it is', 'pipefish')
     await user.selectOptions(screen.getByLabelText('Group'), 'seahorses, pipefish')
-    expect(await screen.findByText(/2\.16 mg\/L, stands in this water/)).toBeInTheDocument()
+    expect(await screen.findByText(/2\.16 mg\/L, is in this water/)).toBeInTheDocument()
     await user.click(screen.getByRole('button', { name: 'Log the arrival' }))
     expect(await screen.findByText('answer what stands below first')).toBeInTheDocument()
     expect(last('arrival')).toBeUndefined()
-    await user.type(screen.getByLabelText('Why all the same'), 'no other water in the house')
+    await user.type(screen.getByLabelText('Reason for continuing anyway'), 'no other water in the house')
     await user.click(screen.getByLabelText('No'))
     await user.click(screen.getByRole('button', { name: 'Log the arrival' }))
     await waitFor(() =>
       expect(last('arrival')).toMatchObject({
-        overrides: [{ rule: 'syngnathid', why: 'no other water in the house', vetAgreed: false }],
+        overrides: [{ rule: 'syngnathid', why: 'no other water in the house', vetAgreed: false, answer: 'reason' }],
       }),
     )
   })
@@ -256,18 +256,27 @@ describe('water under copper', () => {
     const { user, type, last } = await open('/tanks/q/add-animal', ...COPPER)
     await type('What it is', 'urchin')
     await user.selectOptions(screen.getByLabelText('Group'), 'sea stars, urchins, sea cucumbers')
-    expect(await screen.findByText('There is no way round this.')).toBeInTheDocument()
+    expect(await screen.findByText('This cannot be overridden.')).toBeInTheDocument()
     await user.click(screen.getByRole('button', { name: 'Log the arrival' }))
     expect(last('arrival')).toBeUndefined()
   })
 
-  test('carbon is switched on only with a reason', async () => {
-    const { user, last } = await open('/tanks/q', ...COPPER)
+  test('carbon is switched on only with a reason while a drug works; what is left over of copper it may take out', async () => {
+    const drug: Content = {
+      kind: 'dose',
+      happened: new Date(Date.now() - 3_600_000).toISOString(),
+      tankId: 'q',
+      ingredient: 'praziquantel',
+      amount: 0.16,
+      unit: 'g',
+      massMg: 160,
+    }
+    const { user, last } = await open('/tanks/q', ...COPPER, drug)
     await user.click(screen.getByRole('button', { name: 'Add equipment' }))
     await user.click(screen.getByRole('button', { name: 'carbon' }))
     expect(await screen.findByText(/remove before dosing; return only to end a course/)).toBeInTheDocument()
     expect(last('equipment')).toBeUndefined()
-    await user.type(screen.getByLabelText('Why all the same'), 'the course is over')
+    await user.type(screen.getByLabelText('Reason for continuing anyway'), 'the fish is ill of it')
     await user.click(screen.getByLabelText('Yes'))
     await user.click(screen.getByRole('button', { name: 'Switch carbon on all the same' }))
     await waitFor(() => expect(last('equipment')).toMatchObject({ item: 'carbon', running: true }))

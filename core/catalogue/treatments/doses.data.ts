@@ -21,7 +21,7 @@ export const DOSES: readonly Dose[] = [
   { id: "metronidazole-uronema", agent: "metronidazole", route: "tank", unit: "mg/L", low: 5.3, target: 6.6, high: 7.9, bathMinutes: [0, 0], redoseHours: [24, 24], courseDays: [10, 14], rounds: [10, 10],
     useFor: [{ id: "uronema" }] },
   { id: "metronidazole-hexamita", agent: "metronidazole", route: "tank", unit: "mg/L", low: 5, target: 6.6, high: 25, bathMinutes: [0, 0], redoseHours: [48, 48], courseDays: [6, 6], rounds: [3, 3],
-    useFor: [{ id: "hexamita" }] },
+    useFor: [{ id: "hexamita" }], water: "freshwater" },
   { id: "metronidazole-food", agent: "metronidazole", route: "food", unit: "mg/g food", low: 2.5, target: 5, high: 10, bathMinutes: null, redoseHours: [24, 24], courseDays: [5, 10], rounds: null,
     useFor: [{ id: "uronema" }, { id: "hexamita" }, { id: "intestinal-worms", remark: "flagellates" }] },
   { id: "praziquantel-tank", agent: "praziquantel", route: "tank", unit: "mg/L", low: 2, target: 2.5, high: 3, bathMinutes: [0, 0], redoseHours: [120, 216], courseDays: null, rounds: [2, 3],

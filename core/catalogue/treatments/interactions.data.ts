@@ -85,7 +85,7 @@ export const INTERACTIONS: readonly Interaction[] = [
   { id: "antibiotic-biofilter", a: ["antibiotic-any"], b: ["ctx-biofilter"], severity: "caution",
     reason: "may stall nitrification: ammonia daily" },
   { id: "dye-biofilter", a: ["methylene-blue", "peroxide", "formalin", "permanganate"], b: ["ctx-biofilter"], severity: "block",
-    reason: "kills nitrifiers: separate container (formalin-tank dose: caution)" },
+    reason: "it kills the filter bacteria: use a separate container" },
   { id: "levamisole-fenbendazole", a: ["levamisole"], b: ["fenbendazole"], severity: "caution", apartHours: 168,
     reason: "one at a time, at least 7 days apart (EA)" },
   { id: "permanganate-sea", a: ["permanganate"], b: ["ctx-hard-or-sea-water"], severity: "block",

@@ -23,6 +23,8 @@ export const Dose = strict({
   courseDays: rangeOrNull(),
   rounds: rangeOrNull(),
   useFor: Type.Array(strict({ id: Type.Union([id(), Type.Null()]), remark: Type.Optional(words()) })),
+  /** Of a row that is for fresh water alone, where the same agent has others. */
+  water: Type.Optional(Type.Literal('freshwater')),
 })
 /** A dose of an agent: its therapeutic band and how it is given. `bathMinutes` is 0 dosed to the tank, null held by test. */
 export type Dose = Static<typeof Dose>

@@ -29,12 +29,20 @@ function severityOf(row: Interaction, agents: readonly string[], contextId: stri
 }
 
 /** One row's word on an agent and what it meets: for some animals it reads otherwise than for the rest. */
-function concernOf(row: Interaction, agents: readonly string[], context: Context, treatment?: Treatment): Concern {
+function concernOf(
+  row: Interaction,
+  agents: readonly string[],
+  context: Context & { mgPerL?: number | null },
+  treatment?: Treatment,
+  isSpotInWater = false,
+): Concern {
   const apart = row.apart?.find(
     (one) => one.sensitivity === context.sensitivity && agents.some((agent) => matches(one.agents, agent)),
   )
   const severity = apart?.severity ?? severityOf(row, agents, context.id)
-  const isEased = treatment !== undefined && isSpotPeroxide(treatment) && EXEMPT_FOR_SPOT.has(row.id)
+  const isSpot =
+    (treatment !== undefined && isSpotPeroxide(treatment)) || isSpotLevel(context.id, context.mgPerL) || isSpotInWater
+  const isEased = isSpot && EXEMPT_FOR_SPOT.has(row.id)
   // Formalin at its dose for a tank is a caution: row dye-biofilter.
   const isTankFormalin = row.id === 'dye-biofilter' && treatment?.agent === 'formalin'
   const said: Severity = isEased ? 'note' : isTankFormalin ? 'caution' : severity
@@ -44,6 +52,9 @@ function concernOf(row: Interaction, agents: readonly string[], context: Context
   // Copper with rock needs the written reason alone.
   return concern(row.id, said, context.what, reason, row.id === 'cu-rock' ? 'reason' : overrideOf(said))
 }
+
+const isSpotLevel = (agent: string, mgPerL: number | null | undefined): boolean =>
+  agent === 'peroxide' && mgPerL != null && mgPerL <= SPOT_PEROXIDE_MG_PER_L
 
 /** Peroxide in spots: what is dosed in a day stays under the mark of whole-tank strength. */
 export const isSpotPeroxide = ({ agent, makesMgPerL, isBath }: Treatment): boolean =>
@@ -82,10 +93,10 @@ export function agentConcerns(
 ): Concern[] {
   const { agent, courseId } = treatment
   // What is dosed into a course of its own kind is that course's; another form of it is not.
-  const others: Context[] = water.agents
+  const others: (Context & { mgPerL?: number | null })[] = water.agents
     .filter((one) => one.agent !== agent && !(courseId !== undefined && one.courseId === courseId))
     .filter((one) => !(one.agent === 'copper' && isCopper(agent)))
-    .map((one) => ({ id: one.agent, what: one.what }))
+    .map((one) => ({ id: one.agent, what: one.what, mgPerL: one.mgPerL }))
   const contexts = [
     ...water.contexts.filter(({ id }) => !(treatment.isMediaOut === true && id === 'ctx-biofilter')),
     ...others,
@@ -114,6 +125,8 @@ export function contextConcerns(context: Context, agents: readonly AgentInWater[
           (matches(row.a, named) && row.b.includes(context.id)) || (matches(row.b, named) && row.a.includes(context.id))
         )
       })
-      .map((one) => concernOf(row, [one.agent], { ...context, what: one.what })),
+      .map((one) =>
+        concernOf(row, [one.agent], { ...context, what: one.what }, undefined, isSpotLevel(one.agent, one.mgPerL)),
+      ),
   )
 }

@@ -14,7 +14,7 @@ import { doseToward } from '../../courses/amounts/planned-dose.ts'
 import { tierOf } from '../../courses/amounts/planned-session.ts'
 import type { Course } from '../../courses/course.ts'
 import { productById } from '../../household/shelf.ts'
-import { netVolumeAt } from '../../household/tanks.ts'
+import { netVolumeAt, tankAt } from '../../household/tanks.ts'
 import type { ContentOf } from '../../journal/entry.ts'
 import type { Journal } from '../../journal/journal.ts'
 import { lastValue } from '../../readings/evidence.ts'
@@ -114,15 +114,16 @@ function limitOf(
   at: number,
   residents: readonly Resident[],
 ): Limit | null {
+  const isFresh = tankAt(journal, tankId, at)?.water === 'freshwater'
   for (const course of coursesIn(journal, tankId, at)) {
     const own = limitOfCourse(course, agent)
     if (own) return own
   }
   if (agent === 'peroxide') return peroxideLimit(residents)
   const named = `of the handbook’s doses of ${agentName(agent)}`
-  const rows = DOSES.filter((row) => row.agent === agent && row.route === 'tank').flatMap(
-    (row) => limitOfRow(row, named) ?? [],
-  )
+  const rows = DOSES.filter(
+    (row) => row.agent === agent && row.route === 'tank' && (isFresh || row.water !== 'freshwater'),
+  ).flatMap((row) => limitOfRow(row, named) ?? [])
   const widest = rows.reduce<Limit | null>((most, row) => (most && most.high >= row.high ? most : row), null)
   if (widest) {
     // Of rows with several rhythms the shortest tells one occasion from the next.

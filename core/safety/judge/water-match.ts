@@ -146,9 +146,10 @@ function salinityApart(
   if (!mindsSalinity(limits) || difference <= limits.matchPsu + SLACK) return []
   const reach = (limits.maxPsuPerHour * limits.maxMinutes) / 60 + limits.matchPsu
   const isRise = there > known
-  const takesDays =
-    difference > reach + SLACK ||
-    (isRise && gravityOfPsu(there) - gravityOfPsu(known) > RISE_OF_A_DAY_SG + SG_SLACK && difference > reach)
+  const isOverADay = isRise && gravityOfPsu(there) - gravityOfPsu(known) > RISE_OF_A_DAY_SG + SG_SLACK
+  const takesDays = difference > reach + SLACK || (isOverADay && resident.kind === 'fish')
+  // What nobody tested is taken as usual: that is enough to warn of days, not to ask about an hour.
+  if (!takesDays && (from.psu === null || to.psu === null)) return []
   const what = `${resident.label} goes from ${text(known)} to ${text(there)}`
   return [
     takesDays

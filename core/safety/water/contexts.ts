@@ -88,7 +88,7 @@ const hasLivingFilter = (tank: Tank): boolean => tank.role === 'display' || tank
 function ofTank(tank: Tank): Context[] {
   return [
     ...(hasRock(tank) ? [{ id: 'ctx-rock', what: `${tank.name} holds rock or sand` }] : []),
-    ...(hasLivingFilter(tank) ? [{ id: 'ctx-biofilter', what: `${tank.name} lives by its filter bacteria` }] : []),
+    ...(hasLivingFilter(tank) ? [{ id: 'ctx-biofilter', what: `${tank.name} relies on its filter bacteria` }] : []),
     ...(tank.contents.includes('plants') ? [{ id: 'ctx-plants', what: `${tank.name} holds plants` }] : []),
     tank.water === 'marine'
       ? { id: 'ctx-hard-or-sea-water', what: `${tank.name} is sea water` }

@@ -247,11 +247,13 @@ describe('across', () => {
     for (const step of within(across).getAllByRole('button', { pressed: false })) fireEvent.click(step)
     const log = await screen.findByRole('button', { name: 'In Side tub: log it' })
     expect(log).toBeDisabled()
-    await user.click(screen.getByRole('checkbox', { name: /in the water already/ }))
+    await user.click(screen.getByRole('checkbox', { name: /already happened/ }))
+    expect(log).toBeDisabled()
+    await user.type(screen.getByRole('textbox', { name: 'What happened' }), 'tipped over')
     await user.click(log)
     await waitFor(() =>
       expect(lines().find(({ kind }) => kind === 'arrival')).toMatchObject({
-        overrides: [expect.objectContaining({ why: 'kept as it happened', vetAgreed: false })],
+        overrides: [expect.objectContaining({ why: 'tipped over', vetAgreed: false, answer: 'happened' })],
       }),
     )
   })
