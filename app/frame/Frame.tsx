@@ -5,6 +5,7 @@ import { styled } from 'styled-components'
 import { devicesOf } from '../../core/household/devices.ts'
 import { hasLiveRun } from '../../core/arrivals/run/live.ts'
 import { settingsOf } from '../../core/household/settings.ts'
+import { hasMetCopper } from '../../core/safety/met-copper.ts'
 import { HouseholdProvider, useHousehold, useOpening, useShownSoon } from '../journal/provider.tsx'
 import { Button, PlainButton } from '../look/buttons.ts'
 import { Bar, Small, Stack, Title } from '../look/text.ts'
@@ -21,6 +22,7 @@ const FirstRun = lazy(async () => ({ default: (await import('../screens/first-ru
 const Welcome = lazy(async () => ({ default: (await import('../screens/first-run/Welcome.tsx')).Welcome }))
 const OpenBench = lazy(async () => ({ default: (await import('../bench/OpenBench.tsx')).OpenBench }))
 const DeviceBar = lazy(async () => ({ default: (await import('../devices/DeviceBar.tsx')).DeviceBar }))
+const CopperBar = lazy(async () => ({ default: (await import('../safety/CopperBar.tsx')).CopperBar }))
 const RunBar = lazy(async () => ({ default: (await import('../arrivals/RunBar.tsx')).RunBar }))
 const ShortcutList = lazy(async () => ({ default: (await import('./ShortcutList.tsx')).ShortcutList }))
 
@@ -184,6 +186,11 @@ function Inside({ notices }: { notices: ReactNode }) {
         <Header />
         {notices}
         <ClockWarning />
+        {hasMetCopper(journal) && (
+          <Suspense fallback={null}>
+            <CopperBar />
+          </Suspense>
+        )}
         {journal.ofKind('bench-start').length > 0 && (
           <Suspense fallback={null}>
             <OpenBench />

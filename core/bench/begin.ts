@@ -152,7 +152,12 @@ export function proposedBy(
   const bathStep = makes('bath')
   const bath = bathStep?.timer ? bathOf(procedure, start, bathStep.timer.minutes, happened) : null
   const poured = makes('dose') ? measuredDose(start, start.measuredOut?.amount ?? 0, happened) : null
+  // What the list before it takes out of the water decides on what goes in.
+  const isFilterOff = procedure.before.some(({ switches }) => switches?.item === 'filter' && !switches.running)
   return [
+    ...(isFilterOff && start.tankId !== undefined
+      ? [{ kind: 'equipment' as const, happened, tankId: start.tankId, item: 'filter' as const, running: false }]
+      : []),
     ...(dose ? [dose] : []),
     ...(bath ? [bath] : []),
     ...(poured ? [poured] : []),

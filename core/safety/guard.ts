@@ -1,4 +1,5 @@
 import { coursesOf } from '../courses/course.ts'
+import { withHappenings } from '../courses/outlook/what-if-entry.ts'
 import type { Content, ContentOf } from '../journal/entry.ts'
 import type { Journal } from '../journal/journal.ts'
 import { tankById } from '../household/tanks.ts'
@@ -190,8 +191,11 @@ export function doubtsOf<C extends Content>(journal: Journal, contents: readonly
   const off = new Set(
     contents.flatMap((one) => (one.kind === 'equipment' && !one.running ? [`${one.tankId}/${one.item}`] : [])),
   )
+  // A filter that is off with it has its media out: that decides on what else is kept with it.
+  const filters = contents.filter((one) => one.kind === 'equipment' && one.item === 'filter' && !one.running)
+  const judged = filters.length > 0 && contents.length > 1 ? withHappenings(journal, filters) : journal
   return contents.map((content) => {
-    const { asks, tells } = doubtOf(journal, content, asking)
+    const { asks, tells } = doubtOf(judged, content, asking)
     const stands = ({ item }: Concern) => item === undefined || !off.has(`${tankOf(content)}/${item}`)
     return { content, doubt: { asks: asks.filter(stands), tells: tells.filter(stands) } }
   })

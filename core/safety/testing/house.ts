@@ -10,7 +10,7 @@ import { concernWords } from '../guard.ts'
 /** Something that is done at an hour; negative ones are before the thing that is proposed, which is done at hour 0. */
 export type Doing = (hour: number) => Content
 
-const NOW = Date.parse('2026-11-20T12:00:00Z')
+export const NOW = Date.parse('2026-11-20T12:00:00Z')
 const happened = (hour: number) => ({ happened: new Date(NOW + hour * MS_PER_HOUR).toISOString() })
 
 /** Whole litres, so that a level is easy to see: mg ÷ 100. */
@@ -56,7 +56,8 @@ const BOTTLES: readonly Content[] = [
 
 type Before = readonly (readonly [hour: number, doing: Doing])[]
 
-function journalOf(before: Before): Journal {
+/** A journal of these things, in the four tanks. */
+export function journalOf(before: Before): Journal {
   const journal = new Journal()
   const { record } = scribe('2025-01-01T00:00:00Z')
   const doings = before.map(([hour, doing]) => record(doing(hour)))
