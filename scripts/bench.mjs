@@ -7,7 +7,7 @@ import { root } from './ensure/paths.mjs'
 await ensureBuilt()
 ensureChromium()
 const only = process.argv[2]
-const parts = ['core', 'plan', 'dose', 'diagnose', 'microscope', 'water', 'arrivals', 'ledger'].filter(
+const parts = ['core', 'plan', 'guard', 'dose', 'diagnose', 'microscope', 'water', 'arrivals', 'ledger'].filter(
   (part) => only === undefined || part === only,
 )
 for (const part of parts) {

@@ -14,8 +14,8 @@ export function CopperBar() {
     <AlarmBar role="region" aria-label="Copper">
       {alarms.map(({ tank, mgPerL, who }) => (
         <Link key={tank.id} href={`/tanks/${tank.id}`} style={{ fontSize: 'clamp(18px, 4.6vw, 24px)' }}>
-          Copper{mgPerL === null ? '' : ` ${mgPerL.toFixed(2)} mg/L`} in {tank.name} with {listed(who.slice(0, 3))}
-          {who.length > 3 && ` and ${who.length - 3} more`}: what to do now
+          Copper{mgPerL === null ? '' : ` ${mgPerL.toFixed(2)} mg/L`} in {tank.name}, with{' '}
+          {who.length > 2 ? `${who.length} invertebrates and corals` : listed(who)}: what to do now
         </Link>
       ))}
     </AlarmBar>

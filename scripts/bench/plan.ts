@@ -1,4 +1,5 @@
 /** Three courses' plans of 90 days worked out again after one entry, at 1,000 and 10,000 entries: all the ledger needs of them in a frame. */
+import '../../core/catalogue/courses/all-definitions.ts'
 import { courseById } from '../../core/courses/course.ts'
 import { coursePlan } from '../../core/courses/plan.ts'
 import { settingsOf } from '../../core/household/settings.ts'

@@ -50,8 +50,8 @@ export function BathAct({ plan, task, next }: ActProps) {
       <Bar $tone="act">{task.caution}</Bar>
       {bath.productId === null ? (
         <div>
-          <ButtonLink href="/shelf">
-            Choose {ingredientById(bath.ingredient)?.name ?? 'a product'} on the shelf, and in the course
+          <ButtonLink href={`/shelf/new?ingredient=${bath.ingredient}`}>
+            Add {ingredientById(bath.ingredient)?.name ?? 'a product'} to the shelf, then choose it in the course
           </ButtonLink>
         </div>
       ) : (

@@ -40,7 +40,9 @@ export function DoseAct({ plan, task, next, onForm }: ActProps) {
         </Small>
       ) : content === null ? (
         <div>
-          <ButtonLink href="/shelf">Choose a product on the shelf</ButtonLink>
+          <ButtonLink href={`/shelf/new?ingredient=${task.ingredient ?? course.dose?.agent ?? ''}`}>
+            Add a product to the shelf
+          </ButtonLink>
         </div>
       ) : (
         <Line>

@@ -1,12 +1,14 @@
-import { useState } from 'react'
+import { useEffect, useState } from 'react'
 import { Form } from 'react-aria-components'
 import { useForm } from 'react-hook-form'
 import { styled } from 'styled-components'
-import { useNavigate, useParams } from 'react-router'
+import { useNavigate, useParams, useSearchParams } from 'react-router'
 import { ingredientById } from '../../../core/catalogue/ingredient.ts'
 import { amountUnit, mgPerUnit } from '../../../core/dosing/product.ts'
+import type { Product } from '../../../core/dosing/product.schema.ts'
+import { capital } from '../../../core/words/numbers.ts'
 import { productById, shelfOf, type ShelfProduct } from '../../../core/household/shelf.ts'
-import { SelectField, TextField } from '../../fields/fields.tsx'
+import { CheckField, SelectField, TextField } from '../../fields/fields.tsx'
 import type { Problems } from '../../fields/shell.tsx'
 import { shownUnit } from '../../../core/words/measure.ts'
 import { useKeeping, UnkeptNote } from '../../journal/keeping.tsx'
@@ -16,8 +18,18 @@ import { ButtonLink, PlainButton, PrimaryButton } from '../../look/buttons.ts'
 import { HandbookLink } from '../../look/HandbookLink.tsx'
 import { FieldGrid, Narrow, Page } from '../../look/page.ts'
 import { Bar, Figure, Heading, Line, Small, Stack, Title } from '../../look/text.ts'
-import { INGREDIENT_OPTIONS, unitIn100L } from './names.ts'
-import { FORMS, productValues, readProduct, readStrength, STRENGTHS, type ProductValues } from './product.ts'
+import { INGREDIENT_OPTIONS } from './names.ts'
+import {
+  FORMS,
+  productValues,
+  readProduct,
+  readStrength,
+  strengthDoubt,
+  STRENGTHS,
+  usualValues,
+  type ProductValues,
+} from '../../../core/dosing/product-form.ts'
+import { unitInWater, usualInWater } from '../../../core/dosing/unit-in-water.ts'
 
 /** A product of the shelf, new or known. */
 export function ProductPage() {
@@ -38,6 +50,24 @@ export function ProductPage() {
   return <ProductForm key={productId ?? 'new'} product={product} />
 }
 
+/** What a unit of the product does to a round volume of water, beside what the handbook usually doses. */
+function InWater({ ingredient, strength }: { ingredient: string; strength: Product }) {
+  const { units } = useHousehold().settings
+  const one = { mgPerUnit: mgPerUnit(strength), unit: amountUnit(strength) }
+  const usual = usualInWater(ingredient, one, units)
+  return (
+    <p>
+      <Figure $size={22}>{unitInWater(ingredient, one, units)}</Figure>
+      {usual && (
+        <>
+          <br />
+          {capital(usual)}
+        </>
+      )}
+    </p>
+  )
+}
+
 /** A list whose choices are sentences: on the phone it has the whole row. */
 const Row = styled.div`
   @media (max-width: 759px) {
@@ -50,11 +80,25 @@ function ProductForm({ product }: { product: ShelfProduct | null }) {
   const { keep, busy, unkept } = useKeeping()
   const navigate = useNavigate()
   const [problems, setProblems] = useState<Problems>({})
-  const form = useForm<ProductValues>({ defaultValues: productValues(product) })
+  const [params] = useSearchParams()
+  // A link from a plan opens the form on what the plan needs.
+  const wanted = ingredientById(params.get('ingredient') ?? '')?.id
+  const form = useForm<ProductValues>({ defaultValues: productValues(product, wanted) })
   const { control } = form
   const values = form.watch()
   const ingredient = ingredientById(values.ingredient)
   const strength = readStrength(values, settings.units)
+  const isOdd = 'strength' in strength && strengthDoubt(values, strength.strength) !== null
+  const { setValue } = form
+  const first = product?.ingredient ?? wanted
+  useEffect(() => {
+    // Another ingredient is sold in another form: the fields follow it as long as nothing is typed.
+    if (values.ingredient === first || values.strength !== '') return
+    const usual = usualValues(values.ingredient)
+    setValue('form', usual.form)
+    setValue('stated', usual.stated)
+    // eslint-disable-next-line react-hooks/exhaustive-deps -- the ingredient alone brings another form
+  }, [values.ingredient])
   const back = () => void navigate('/shelf')
   const send = form.handleSubmit(async (typed) => {
     const read = readProduct(
@@ -167,14 +211,8 @@ function ProductForm({ product }: { product: ShelfProduct | null }) {
                   />
                 )}
               </FieldGrid>
-              {'strength' in strength && (
-                <p>
-                  <Figure $size={22}>
-                    {unitIn100L({ mgPerUnit: mgPerUnit(strength.strength), unit: amountUnit(strength.strength) })}
-                  </Figure>{' '}
-                  of {ingredient?.strengthOf ?? 'it'}
-                </p>
-              )}
+              {'strength' in strength && <InWater ingredient={values.ingredient} strength={strength.strength} />}
+              {isOdd && <CheckField control={control} name="isSure" label="The label says so: this is the strength" />}
               <Small>
                 Counted in {ingredient?.strengthOf ?? 'the active ingredient'}
                 {ingredient?.amountIs === 'volume'

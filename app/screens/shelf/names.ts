@@ -1,5 +1,4 @@
 import { ingredientById, INGREDIENTS } from '../../../core/catalogue/ingredient.ts'
-import type { ShelfProduct } from '../../../core/household/shelf.ts'
 import type { Product } from '../../../core/dosing/product.schema.ts'
 import type { Option } from '../../fields/fields.tsx'
 import { figures } from '../../../core/words/numbers.ts'
@@ -31,9 +30,4 @@ export function strengthText(strength: Product, of: string): string {
     case 'drops':
       return `${figures(strength.mgPerMl, 4)} mg of ${of} in a mL, ${figures(strength.dropsPerMl ?? 20)} drops a mL`
   }
-}
-
-/** What one unit of a product does to 100 L: the plainest check of a strength. */
-export function unitIn100L({ mgPerUnit, unit }: Pick<ShelfProduct, 'mgPerUnit' | 'unit'>): string {
-  return `1 ${unit} in 100 L adds ${figures(mgPerUnit / 100)} mg/L`
 }

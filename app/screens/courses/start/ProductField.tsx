@@ -39,7 +39,7 @@ export function ProductField({
       />
       {products.length === 0 && (
         <div>
-          <ButtonLink href="/shelf/new">Put it on the shelf, with its strength</ButtonLink>
+          <ButtonLink href={`/shelf/new?ingredient=${agent}`}>Add product, with its strength</ButtonLink>
         </div>
       )}
     </>

@@ -1,19 +1,24 @@
-import { typedNumber } from '../../../core/numbers/typed.ts'
-import type { ContentOf } from '../../../core/journal/entry.ts'
-import type { Product } from '../../../core/dosing/product.schema.ts'
-import type { ShelfProduct } from '../../../core/household/shelf.ts'
-import { dayFromText } from '../../../core/time/zone.ts'
-import { ingredientById } from '../../../core/catalogue/ingredient.ts'
-import { strengthOfRise } from '../../../core/dosing/label.ts'
-import type { UnitHabits } from '../../../core/household/settings.ts'
-import { toKept } from '../../../core/words/measure.ts'
-import { peroxideMgPerMl } from '../../../core/dosing/peroxide.ts'
-import type { Problem, Problems } from '../../fields/shell.tsx'
-import { figures } from '../../../core/words/numbers.ts'
+import { typedNumber } from '../numbers/typed.ts'
+import type { ContentOf } from '../journal/entry.ts'
+import type { Product } from './product.schema.ts'
+import type { ShelfProduct } from '../household/shelf.ts'
+import { dayFromText } from '../time/zone.ts'
+import { ingredientById } from '../catalogue/ingredient.ts'
+import { strengthOfRise } from './label.ts'
+import type { UnitHabits } from '../household/settings.ts'
+import { toKept } from '../words/measure.ts'
+import { peroxideMgPerMl } from './peroxide.ts'
+import { capital, figures } from '../words/numbers.ts'
+import { usualStrengthOf, type Stated } from '../catalogue/usual-strengths.data.ts'
 
 export type ProductForm = Product['kind']
-/** How a label may state a strength. */
-type Stated = 'mg-per-ml' | 'wv' | 'by-mass' | 'g-per-l' | 'dose' | 'percent' | 'pure' | 'mg-per-pack'
+
+/** What is wrong with a field, and ways to put it right. */
+interface Problem {
+  message: string
+  choices?: readonly { label: string; value: string }[]
+}
+type Problems = Readonly<Record<string, Problem | undefined>>
 
 /** A product's fields as typed. */
 export interface ProductValues {
@@ -29,6 +34,8 @@ export interface ProductValues {
   step: string
   left: string
   useBy: string
+  /** A strength that is not usual was read twice: the label says so. */
+  isSure: boolean
 }
 
 export const FORMS: readonly { value: ProductForm; label: string; unit: string }[] = [
@@ -68,13 +75,25 @@ export const STRENGTHS: Record<ProductForm, readonly StatedOption[]> = {
 
 const MG_PER_ML_PER_WV_PERCENT = 10
 
-export function productValues(product: ShelfProduct | null): ProductValues {
+/** The ingredient that an empty form opens on. */
+const FIRST_INGREDIENT = 'cu-chelated'
+
+/** The form and the way of stating a strength that are usual for an ingredient. */
+export function usualValues(ingredient: string): Pick<ProductValues, 'form' | 'stated' | 'strength'> {
+  const { form, stated } = usualStrengthOf(ingredient, ingredientById(ingredient)?.kind ?? 'medicine')
+  return { form, stated, strength: '' }
+}
+
+/**
+ * A product's fields: as they are on record, or empty, in the usual form of an ingredient.
+ * @example
+ * productValues(null, 'peroxide').stated // 'by-mass'
+ */
+export function productValues(product: ShelfProduct | null, ingredient = FIRST_INGREDIENT): ProductValues {
   const empty: ProductValues = {
     name: '',
-    ingredient: 'cu-chelated',
-    form: 'solution',
-    stated: 'mg-per-ml',
-    strength: '',
+    ingredient,
+    ...usualValues(ingredient),
     perAmount: '1',
     perLitres: '10',
     dropsPerMl: '20',
@@ -82,6 +101,7 @@ export function productValues(product: ShelfProduct | null): ProductValues {
     step: '',
     left: '',
     useBy: '',
+    isSure: false,
   }
   if (!product) return empty
   const { strength } = product
@@ -89,6 +109,7 @@ export function productValues(product: ShelfProduct | null): ProductValues {
     ...empty,
     name: product.name,
     ingredient: product.ingredient,
+    isSure: true,
     form: strength.kind,
     tool: product.measure?.tool ?? '',
     step: product.measure ? String(product.measure.step) : '',
@@ -114,13 +135,55 @@ function positive(text: string, what: string): { value: number } | { problem: Pr
   return { problem: 'choices' in typed ? typed : { message: `${what}: a number over 0` } }
 }
 
+const percentText = (mgPerMl: number): string => `${figures(mgPerMl / MG_PER_ML_PER_WV_PERCENT, 3)} %`
+
+/**
+ * What is odd about a strength: far from what such products state. Of a figure that would be right as a percentage both are offered.
+ * @returns null where it is plausible
+ */
+export function strengthDoubt(values: ProductValues, product: Product): Problem | null {
+  const ingredient = ingredientById(values.ingredient)
+  if (!ingredient || ingredient.amountIs === 'volume') return null
+  const usual = usualStrengthOf(ingredient.id, ingredient.kind)
+  const [value, range, unit] =
+    product.kind === 'powder'
+      ? [product.activeFraction, usual.activeFraction, 'percent active']
+      : product.kind === 'pack'
+        ? [product.mgPerPack, usual.mgPerPack, 'mg in a pack']
+        : [product.mgPerMl, usual.mgPerMl, 'mg in a mL']
+  if (!range || (value >= range[0] * (1 - 1e-9) && value <= range[1] * (1 + 1e-9))) return null
+  const scale = product.kind === 'powder' ? 100 : 1
+  const shown = (one: number) => figures(one * scale, 3)
+  const most = `${ingredient.name} usually has ${shown(range[0])} to ${shown(range[1])} ${unit}`
+  if (product.kind === 'powder' || product.kind === 'pack')
+    return { message: `${shown(value)} ${unit}? ${capital(most)}` }
+  // 3 typed as mg in a mL where 3 % is meant.
+  const asPercent = value * MG_PER_ML_PER_WV_PERCENT
+  if (
+    values.stated === 'mg-per-ml' &&
+    !PERCENT.test(values.strength.trim()) &&
+    asPercent >= range[0] &&
+    asPercent <= range[1]
+  )
+    return {
+      message: `${shown(value)} mg in a mL is ${percentText(value)}: ${percentText(asPercent)}, or ${percentText(value)}?`,
+      choices: [asPercent, value].map((one) => ({ label: percentText(one), value: percentText(one) })),
+    }
+  return { message: `${shown(value)} ${unit}, that is ${percentText(value)}? ${capital(most)}` }
+}
+
 type StrengthRead = { strength: Product } | { problems: Problems }
+
+/** A percentage written with its sign: "3 %". It says how it is stated, whatever was chosen. */
+const PERCENT = /^(.*\d)\s*%$/
 
 /** mg of active ingredient in a mL as a label states it. */
 function mgPerMl(values: ProductValues): { value: number } | { problems: Problems } {
-  const read = positive(values.strength, 'the strength')
+  const percent = PERCENT.exec(values.strength.trim())
+  const read = positive(percent?.[1] ?? values.strength, 'the strength')
   if ('problem' in read) return { problems: { strength: read.problem } }
-  switch (values.stated) {
+  const stated = percent ? (values.ingredient === 'peroxide' ? 'by-mass' : 'wv') : values.stated
+  switch (stated) {
     case 'wv':
       return read.value > 100
         ? { problems: { strength: { message: 'a percentage up to 100' } } }
@@ -215,6 +278,7 @@ export function readProduct(
     problems['name'] = { message: 'another product is called this' }
   const strength = readStrength(values, units)
   if ('problems' in strength) Object.assign(problems, strength.problems)
+  else if (!values.isSure) problems['strength'] = strengthDoubt(values, strength.strength) ?? undefined
   const hasTool = values.tool.trim() !== '' || values.step.trim() !== ''
   const step = hasTool ? positive(values.step, 'the smallest step it measures') : null
   if (step && 'problem' in step) problems['step'] = step.problem
