@@ -100,7 +100,8 @@ function concernsOfSchool(
     const water = tankId === null || isBath ? [] : treatmentConcerns(journal, tankId, treatment, now)
     return [...known, ...water.filter((one) => !known.some(({ rule, what }) => rule === one.rule && what === one.what))]
   }
-  const worst = (concerns: readonly Concern[]) => Math.min(9, ...concerns.map(({ severity }) => SEVERITY_RANK[severity]))
+  const worst = (concerns: readonly Concern[]) =>
+    Math.min(9, ...concerns.map(({ severity }) => SEVERITY_RANK[severity]))
   const drugs = treatments.slice(0, definition.drugs.length).map(of)
   const mildest = drugs.reduce<Concern[] | null>(
     (best, one) => (best === null || worst(one) > worst(best) ? one : best),

@@ -30,7 +30,8 @@ export const CAME_IN_WORDS: Readonly<Record<ContentOf<'contact'>['what'], string
   hand: 'A wet hand of another system was in the water: rinse and dry hands before they go in.',
   snail: 'A snail that was not quarantined came in: cysts sit on shells.',
   plug: 'A plug or frag that was not quarantined came in: cysts sit on everything hard.',
-  media: 'Filter media or a sponge of another system came in: from a tank with fish in the last four weeks it carries their parasites.',
+  media:
+    'Filter media or a sponge of another system came in: from a tank with fish in the last four weeks it carries their parasites.',
   suspect: 'A coral, a snail or a hitchhiker is suspect: suspicion is enough, and the whole batch is at day 0 again.',
 }
 

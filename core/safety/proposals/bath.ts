@@ -158,7 +158,7 @@ function strengthConcerns(bath: Bath, residents: readonly Resident[]): Concern[]
     ]
   const makes = bath.massMg / bath.litres
   const [unit, per] = dip ? ['mg/L', 1] : [rows[0]!.unit, perUnit(rows[0]!)]
-  const high = dip ? dip.mgPerL!.high : Math.max(...rows.map((row) => row.high * perUnit(row)))
+  const high = dip ? dip.mgPerL.high : Math.max(...rows.map((row) => row.high * perUnit(row)))
   return makes <= high * (1 + SLACK)
     ? []
     : [
