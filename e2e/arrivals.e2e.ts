@@ -1,7 +1,16 @@
 import { expect, test, type Page } from '@playwright/test'
 import { readFileSync } from 'node:fs'
 import { unzipSync } from 'fflate'
-import { beginHousehold, log, logLine, openMine, openSample, pressUntilKept, today } from './support/app.ts'
+import {
+  confirmAsked,
+  beginHousehold,
+  log,
+  logLine,
+  openMine,
+  openSample,
+  pressUntilKept,
+  today,
+} from './support/app.ts'
 import { atNine, rings, clock, big, expectBox, goOn, tickAll } from './support/arrivals.ts'
 
 test('S1: an overnight box with a fish and a shrimp, checked, floated, scooped, released, eats by night', async ({
@@ -286,6 +295,7 @@ test('no quarantine by choice: the risk is said, and it is watched instead', asy
   await page.getByLabel('Group').selectOption('goby-blenny')
   await page.getByLabel('Goes to').selectOption('hall')
   await page.getByRole('button', { name: 'Expect it' }).click()
+  await confirmAsked(page)
   await expect(page.getByText(/residual risk high: UV hits only free-swimming stages/)).toBeVisible()
   await page.getByRole('button', { name: 'No quarantine, by choice: watch instead' }).click()
   await expect(page.getByText(/^No quarantine, by choice/)).toBeVisible()
@@ -338,6 +348,7 @@ test('between two own tanks, then the acclimation box: the door keeps its promis
   await page.getByLabel('To live in').selectOption('hall')
   await page.getByRole('group', { name: 'Rivals' }).getByRole('button', { name: 'Plum' }).click()
   await page.getByRole('button', { name: 'The box is in' }).click()
+  await confirmAsked(page)
   const open = page.getByRole('button', { name: 'Open the door' })
   await expect(open).toBeDisabled()
   for (const words of [/lost interest/, /eats in the box/, /It is dusk/, /rock stands differently/])

@@ -241,7 +241,7 @@ test('a peroxide session over patches: within the cap, the control left alone, t
       ...(fish('honey', 'Honey') as ContentOf<'arrival'>),
       tankId: 'study',
       species: 'honey gourami',
-      group: 'fw-other',
+      group: 'fw-labyrinth',
     },
     PEROXIDE,
     {

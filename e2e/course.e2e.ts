@@ -98,7 +98,7 @@ test('a whole course of copper: started, ramped, held, broken, held again, moved
 
   // A slip of the pen in a dose is stopped and asked about.
   await logLine(page).fill('quar dose copper 26ml')
-  await expect(readBack(page)).toContainText('over the 2.50 this course may reach')
+  await expect(readBack(page)).toContainText('above the 2.50 mg/L of this course')
   await logLine(page).fill('')
 
   // A change that nobody redosed: the next reading says so, and the count breaks.

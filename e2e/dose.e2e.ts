@@ -22,7 +22,7 @@ test('a dose worked out for a tank is logged there, and one over the course’s 
   await openSample(page, '/dose?target=6')
   await page.getByLabel('Tank', { exact: true }).selectOption({ label: 'Quarantine, 64.8 L' })
   await page.getByLabel('Product', { exact: true }).selectOption({ label: 'copper bottle' })
-  await expect(page.getByRole('alert')).toContainText('over the 2.50 this course may reach')
+  await expect(page.getByRole('alert')).toContainText('above the 2.50 mg/L of this course')
   await expect(page.getByRole('button', { name: /^Log .* mL in Quarantine$/ })).toBeDisabled()
   await page.getByLabel('Level now').fill('2.19')
   await page.getByLabel('Level wanted').fill('2.25')

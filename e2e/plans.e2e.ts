@@ -88,7 +88,7 @@ test('S15, planaria: asked to confirm first, dosed by the net volume, half chang
   ])
   await go(0, '/courses/new?definition=planaria-fenbendazole&tank=study')
   await expect(page.getByText(/Nothing was confirmed yet/).first()).toBeVisible()
-  for (const field of await page.getByRole('textbox', { name: /why/i }).all())
+  for (const field of await page.getByRole('textbox', { name: /^Reason/ }).all())
     await field.fill('arrow heads seen by torch')
   await page.getByRole('button', { name: 'Start the course' }).click()
   await expect(page.getByRole('heading', { name: 'Fenbendazole against planaria' })).toBeVisible()
@@ -105,7 +105,7 @@ test('S15, planaria: asked to confirm first, dosed by the net volume, half chang
     .click()
   const bench = page.getByRole('link', { name: 'step by step at the bench' }).last()
   await bench.click()
-  for (const field of await page.getByRole('textbox', { name: /why/i }).all()) await field.fill('as the course says')
+  for (const field of await page.getByRole('textbox', { name: /^Reason/ }).all()) await field.fill('as the course says')
   await page.getByRole('button', { name: 'Begin at Study' }).click()
   const next = page.getByRole('button', { name: 'Done, next' })
   await expect(page.getByText('50 L').first()).toBeVisible()
@@ -164,7 +164,7 @@ test('a plan by the keyboard alone: corals put on the drawing and surveyed, star
   await go(0.2, '/courses/new?definition=peroxide-spot&tank=reef')
   await page.locator('main').focus()
   await expect(button('Start the course')).toBeVisible()
-  for (const why of await page.getByRole('textbox', { name: /why/i }).all()) {
+  for (const why of await page.getByRole('textbox', { name: /^Reason/ }).all()) {
     await tabTo(page, why)
     await page.keyboard.type('seen and decided')
   }

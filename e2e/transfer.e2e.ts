@@ -72,7 +72,7 @@ test('the hybrid: started on one page, a bath on the wrong day and a move eleven
   await page.getByLabel('Water in the tub').fill('4')
   await page.getByLabel('They were in it').fill('50')
   await expect(page.getByText('10 mL', { exact: true })).toBeVisible()
-  await expect(page.getByText(/over the 30 min/).first()).toBeVisible()
+  await expect(page.getByText(/more than the 30 min/).first()).toBeVisible()
   await page.getByLabel('They were in it').fill('30')
   await page.getByRole('button', { name: 'Log the bath' }).click()
   await page.getByRole('button', { name: 'Move Needle to Set B' }).click()
@@ -84,7 +84,11 @@ test('the hybrid: started on one page, a bath on the wrong day and a move eleven
 
   // A second bath three days early: it is the first of a new pair, and the sentence says when the next is due.
   await go(140, '/')
-  await log(page, 'set b bath peroxide 10ml 4L 30min')
+  await logLine(page).fill('set b bath peroxide 10ml 4L 30min')
+  await expect(readBack(page)).toContainText(
+    'a bath of hydrogen peroxide 70 h before in Set B: at least 144 h between two',
+  )
+  await log(page, 'set b bath peroxide 10ml 4L 30min anyway because spots again vet no')
   await log(page, 'needle to set a')
   await page
     .getByRole('link', { name: /Tank transfer/ })
@@ -123,7 +127,7 @@ test('peroxide on patches: two treated and one left alone, scored over a week, f
       tankId: 'study',
       name: 'Honey',
       species: 'honey gourami',
-      group: 'fw-other',
+      group: 'fw-labyrinth',
       count: 1,
     },
     peroxide,
@@ -131,7 +135,10 @@ test('peroxide on patches: two treated and one left alone, scored over a week, f
   await go(0, '/courses/new?tank=study')
   await page.getByLabel('School or plan').selectOption('peroxide-spot')
   // Nothing was confirmed: it begins by a written reason.
-  await page.getByRole('textbox', { name: /why/i }).first().fill('antlers, pink in peroxide on a piece')
+  await page
+    .getByRole('textbox', { name: /^Reason/ })
+    .first()
+    .fill('antlers, pink in peroxide on a piece')
   await page.getByRole('button', { name: 'Start the course' }).click()
   await expect(page.getByRole('heading', { name: 'Peroxide on spots' })).toBeVisible()
   for (const [name, isControl] of [

@@ -200,7 +200,7 @@ test.describe('on the phone', () => {
     await dip.getByLabel('Water in the dip').fill('2')
     await expect(dip.getByText('0.8 mL')).toBeVisible()
     await dip.getByLabel('Minutes in it').fill('20')
-    await expect(dip.getByText(/20 min in Frag tub: over the 10 min/)).toBeVisible()
+    await expect(dip.getByText(/20 min in Frag tub: more than the 10 min/)).toBeVisible()
     await expect(dip.getByRole('button', { name: 'Log the dip of all' })).toBeDisabled()
     await dip.getByLabel('Minutes in it').fill('8')
     await dip.getByRole('button', { name: 'Log the dip of all' }).click()

@@ -13,7 +13,7 @@ import type { ShelfProduct } from '../household/shelf.ts'
 import type { Content } from '../journal/entry.ts'
 import type { Journal } from '../journal/journal.ts'
 import { iso, MS_PER_MINUTE } from '../time/zone.ts'
-import { HALF, levelUnitOf, sessionLimit } from './amounts.ts'
+import { amountOf, HALF, levelUnitOf, sessionLimit } from './amounts.ts'
 import { bathOf, measuredDose, movesOf, peroxideDose } from './ledger.ts'
 import { chosenOption, occasionsOf, type BenchStart } from './occasions.ts'
 
@@ -151,12 +151,20 @@ export function proposedBy(
   const dose = peroxideDose({ procedure }, start, most, happened)
   const bathStep = makes('bath')
   const bath = bathStep?.timer ? bathOf(procedure, start, bathStep.timer.minutes, happened) : null
-  const poured = makes('dose') ? measuredDose(start, start.measuredOut?.amount ?? 0, happened) : null
+  // Half of the water goes before the drug is given back: the level it is judged against is the lower one.
+  const dosing = makes('dose')
+  const changing = makes('water-change')
+  const changes = changing && dosing && steps.indexOf(changing) < steps.indexOf(dosing)
+  const changed = changes && changing.item.amount ? amountOf(changing.item.amount, input) : null
+  const poured = dosing ? measuredDose(start, start.measuredOut?.amount ?? 0, happened) : null
   // What the list before it takes out of the water decides on what goes in.
   const isFilterOff = procedure.before.some(({ switches }) => switches?.item === 'filter' && !switches.running)
   return [
     ...(isFilterOff && start.tankId !== undefined
       ? [{ kind: 'equipment' as const, happened, tankId: start.tankId, item: 'filter' as const, running: false }]
+      : []),
+    ...(changed && start.tankId !== undefined
+      ? [{ kind: 'water-change' as const, happened, tankId: start.tankId, litres: changed.value }]
       : []),
     ...(dose ? [dose] : []),
     ...(bath ? [bath] : []),

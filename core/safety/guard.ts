@@ -182,8 +182,30 @@ export interface Doubted<C extends Content = Content> {
   doubt: Doubt
 }
 
+/** What changes the water before the rest of what is kept together meets it. */
+const comesFirst = (content: Content): boolean =>
+  content.kind === 'water-change' ||
+  // A filter that is off has its media out, before or after the dose in the list.
+  (content.kind === 'equipment' && content.item === 'filter' && !content.running)
+
+/** Copies of a journal with what comes first: a form asks again with every letter that is typed. */
+const copies = new WeakMap<Journal, { revision: number; byFirst: Map<string, Journal> }>()
+const MOST_COPIES = 4
+
+function withFirst(journal: Journal, first: readonly Content[]): Journal {
+  if (first.length === 0) return journal
+  let known = copies.get(journal)
+  if (known?.revision !== journal.revision || known.byFirst.size > MOST_COPIES)
+    copies.set(journal, (known = { revision: journal.revision, byFirst: new Map() }))
+  const key = JSON.stringify(first)
+  const copy = known.byFirst.get(key) ?? withHappenings(journal, first)
+  known.byFirst.set(key, copy)
+  return copy
+}
+
 /**
- * The doubts of contents that are kept together: what one of them switches off does not speak against the others.
+ * The doubts of contents that are kept together: what one of them switches off does not speak against the others, and a dose after a water
+ * change is judged in the changed water.
  * @example
  * doubtsOf(journal, [carbonOff, dose], { now }).every(({ doubt }) => doubt.asks.length === 0)
  */
@@ -191,11 +213,11 @@ export function doubtsOf<C extends Content>(journal: Journal, contents: readonly
   const off = new Set(
     contents.flatMap((one) => (one.kind === 'equipment' && !one.running ? [`${one.tankId}/${one.item}`] : [])),
   )
-  // A filter that is off with it has its media out: that decides on what else is kept with it.
-  const filters = contents.filter((one) => one.kind === 'equipment' && one.item === 'filter' && !one.running)
-  const judged = filters.length > 0 && contents.length > 1 ? withHappenings(journal, filters) : journal
-  return contents.map((content) => {
-    const { asks, tells } = doubtOf(judged, content, asking)
+  return contents.map((content, i) => {
+    const first = contents.filter(
+      (one, j) => one !== content && comesFirst(one) && (one.kind === 'equipment' || j < i),
+    )
+    const { asks, tells } = doubtOf(withFirst(journal, first), content, asking)
     const stands = ({ item }: Concern) => item === undefined || !off.has(`${tankOf(content)}/${item}`)
     return { content, doubt: { asks: asks.filter(stands), tells: tells.filter(stands) } }
   })

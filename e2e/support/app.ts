@@ -70,3 +70,12 @@ export async function tabTo(page: Page, target: Locator): Promise<void> {
   }
   throw new Error('not reached by Tab')
 }
+
+/** Answers "Before you log this": everything asked is read, and kept. */
+export async function confirmAsked(page: Page): Promise<void> {
+  const dialog = page.getByRole('dialog', { name: 'Before you log this' })
+  await expect(dialog).toBeVisible()
+  for (const tick of await dialog.getByRole('checkbox', { name: 'I have read this' }).all()) await tick.check()
+  await dialog.getByRole('button', { name: 'Log it' }).click()
+  await expect(dialog).toHaveCount(0)
+}

@@ -56,6 +56,7 @@ export async function goOn(page: Page): Promise<string[]> {
   throw new Error(`it never ended: ${done.join(' ')}`)
 }
 
+/** Presses every step of the move, and reads every caution. */
 export async function tickAll(page: Page): Promise<void> {
   const across = page.getByRole('region', { name: 'Across' })
   const open = across.locator('button[aria-pressed="false"]')
@@ -64,6 +65,7 @@ export async function tickAll(page: Page): Promise<void> {
     await open.first().click()
     await expect(open).toHaveCount(left - 1)
   }
+  for (const read of await across.getByRole('checkbox', { name: 'I have read this' }).all()) await read.check()
 }
 
 /** Starts the sample's dottyback on its way: floating from nine. */

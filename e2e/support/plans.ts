@@ -78,7 +78,7 @@ export const noSideways = (page: Page) => page.evaluate(() => document.documentE
 export async function startCourse(page: Page, definition: string, tankId: string, more = ''): Promise<string> {
   await page.goto(`/courses/new?definition=${definition}&tank=${tankId}${more}`)
   await expect(page.getByRole('button', { name: 'Start the course' })).toBeVisible()
-  for (const field of await page.getByRole('textbox', { name: /why/i }).all()) await field.fill('seen and decided')
+  for (const field of await page.getByRole('textbox', { name: /^Reason/ }).all()) await field.fill('seen and decided')
   await page.getByRole('button', { name: 'Start the course' }).click()
   await expect(page).toHaveURL(/\/courses\/course-/)
   return new URL(page.url()).pathname

@@ -199,14 +199,14 @@ describe('under way', () => {
     expect(await screen.findByText('patch B')).toBeInTheDocument()
     expect(screen.getByText(/0.8 of 1.3 mL of 3 % peroxide/)).toBeInTheDocument()
     await user.click(screen.getByRole('button', { name: 'cannot be done' }))
-    await user.type(screen.getByLabelText('Why all the same'), 'out of reach')
+    await user.type(screen.getByLabelText('Reason for continuing anyway'), 'out of reach')
     await user.click(screen.getByRole('button', { name: 'leave this out' }))
     // The still water: begun, rings, and not before fifteen minutes without a reason.
     await user.click(await big('Start 20 min'))
     expect(await screen.findByRole('timer', { name: 'Leave the water still' })).toHaveTextContent(/^(20:00|19:5\d)/)
     expect(screen.getByText(/^15 min too early/)).toBeInTheDocument()
     expect(await big()).toBeDisabled()
-    await user.type(screen.getByLabelText('Why all the same'), 'a shrimp lies down')
+    await user.type(screen.getByLabelText('Reason for continuing anyway'), 'a shrimp lies down')
     await user.click(await big())
     for (const words of [
       'Pumps and filter on',
@@ -257,7 +257,7 @@ describe('under way', () => {
     }
     // The other one is ended early, with a reason.
     await user.click(await screen.findByRole('button', { name: 'end it early' }))
-    await user.type(screen.getByLabelText('Why all the same'), 'slime comes off')
+    await user.type(screen.getByLabelText('Reason for continuing anyway'), 'slime comes off')
     await user.click(await big())
     for (const words of [
       /^Baste hard/,

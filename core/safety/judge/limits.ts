@@ -34,6 +34,8 @@ const SLACK = 1e-6
 const FULL_REDOSE = 1.875
 /** Copper is dosed by a reading of the last two days: quarantine.md 7.4, level-unknown. */
 const READ_WITHIN_HOURS = 48
+/** The longest time between two steps of a ramp, h: quarantine.md 5, 12 to 24 h. */
+const RAMP_STEP_HOURS = 24
 
 /** How much an agent may come to in a tank, and whose word it is. */
 interface Limit {
@@ -245,14 +247,17 @@ function readFirst(journal: Journal, dose: ContentOf<'dose'>, at: number, except
   const { reading, mgPerL } = levelOf(journal, dose.tankId, dose.ingredient, at, { except })
   if (reading && at - reading.at <= READ_WITHIN_HOURS * MS_PER_HOUR) return []
   const course = coursesIn(journal, dose.tankId, at).find((one) => one.dose?.agent === dose.ingredient)
-  const isRamping = mgPerL !== null && mgPerL < (course?.dose?.low ?? 0)
+  // The last step of a ramp starts from the range's low end, half a day after the step that reached it: that is no redose.
+  const earlier = levelOf(journal, dose.tankId, dose.ingredient, at - RAMP_STEP_HOURS * MS_PER_HOUR, { except })
+  const low = course?.dose?.low ?? 0
+  const isRamping = [mgPerL, earlier.mgPerL].some((level) => level !== null && level < low)
   if (!course || isRamping || mgPerL === 0) return []
   return [
     concern(
       'read-first',
       'caution',
       reading ? 'Copper was last read more than two days ago' : 'Copper has not been read since it was dosed',
-      'read it before you dose: copper leaves the water by itself, and more can be in it than you think',
+      'read it before you dose: without a reading the dose is worked out from a guess',
     ),
   ]
 }

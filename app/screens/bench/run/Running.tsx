@@ -209,7 +209,7 @@ export function Running({ run, netL, nameOf }: { run: BenchRun; netL: number | n
       )}
       {(skipping || refusal?.passes === 'reason') && (
         <Stack $gap={8}>
-          <label htmlFor="bench-why">Why all the same</label>
+          <label htmlFor="bench-why">Reason for continuing anyway</label>
           <Why id="bench-why" value={values['why'] ?? ''} onChange={(event) => change('why', event.target.value)} />
         </Stack>
       )}

@@ -94,7 +94,7 @@ export const DINO_PLANS: readonly Definition[] = [
     name: 'silicate against dinoflagellates of the sand',
     treats: ['dino-amphidinium-large', 'dino-amphidinium-small', 'dino-prorocentrum'],
     water: 'marine',
-    products: [{ dose: 'silicate', ingredient: 'sodium-silicate', label: 'Silicate stock' }],
+    products: [{ dose: 'silicate', ingredient: 'sodium-silicate-pentahydrate', label: 'Silicate stock' }],
     options: [
       {
         id: 'wand',
