@@ -47,7 +47,11 @@ export default {
       sandboxInjectedGlobals: ['Math', 'Object'],
       testEnvironment: 'jsdom',
       setupFiles: ['<rootDir>/scripts/testing/browser.ts', '<rootDir>/core/catalogue/courses/all-definitions.ts'],
-      setupFilesAfterEnv: ['@testing-library/jest-dom', '<rootDir>/scripts/testing/after-each.ts'],
+      setupFilesAfterEnv: [
+        '@testing-library/jest-dom',
+        '<rootDir>/scripts/testing/after-each.ts',
+        '<rootDir>/scripts/testing/guard.ts',
+      ],
       testMatch: ['<rootDir>/app/**/*.test.{ts,tsx}'],
     },
   ],

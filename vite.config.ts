@@ -17,7 +17,12 @@ export default defineConfig({
       output: {
         codeSplitting: {
           groups: [
-            { name: 'shared', test: /\/core\/(?!catalogue\/sign-|evidence|numbers\/median)/, minShareCount: 18 },
+            {
+              name: 'shared',
+              // What judges an entry comes once the first view stands.
+              test: /\/core\/(?!catalogue\/sign-|evidence|numbers\/median|safety\/(?!guarded-kinds|met-copper|alarms|answers)|catalogue\/treatments\/(sensitivities|interactions|tank-limits|residues))/,
+              minShareCount: 18,
+            },
           ],
         },
       },

@@ -1,21 +1,16 @@
 import { useId, useState } from 'react'
 import { styled } from 'styled-components'
 import type { Content } from '../../core/journal/entry.ts'
+import { isAnswered, NO_ANSWER, withAnswers, type Answer } from '../../core/safety/answers.ts'
 import type { Concern } from '../../core/safety/concern.ts'
-import {
-  concernWords,
-  doubtsOf,
-  isAnswered,
-  NO_ANSWER,
-  withAnswers,
-  type Answer,
-  type Doubted,
-} from '../../core/safety/guard.ts'
+import type { Doubted } from '../../core/safety/guard.ts'
+import { isGuarded } from '../../core/safety/guarded-kinds.ts'
 import { inputShape, labelShape } from '../fields/shell.tsx'
 import { thisInstant } from '../frame/now.tsx'
 import { useHousehold } from '../journal/provider.tsx'
 import { Bar, Small, Stack } from '../look/text.ts'
 import { Tick } from '../look/tick.ts'
+import { useGuard } from './guard-when-idle.ts'
 
 const Input = styled.input`
   ${inputShape}
@@ -60,32 +55,37 @@ const keyOf = (content: Content, { rule, reason }: Concern) =>
  */
 export function useDoubts(contents: readonly Content[]): Doubts {
   const { journal } = useHousehold()
+  const guard = useGuard()
   const [answers, setAnswers] = useState<Readonly<Record<string, Answer>>>({})
   const answerTo = (key: string) => answers[key] ?? NO_ANSWER
   const now = thisInstant()
-  const doubts = doubtsOf(journal, contents, { now })
+  const judged = <C extends Content>(all: readonly C[], at = now): Doubted<C>[] =>
+    guard?.doubtsOf(journal, all, { now: at }) ?? all.map((content) => ({ content, doubt: { asks: [], tells: [] } }))
+  const wordsOf = (content: Content, one: Concern) => guard?.concernWords(journal, content, one) ?? ''
+  const doubts = judged(contents)
   const asked = doubts
     .flatMap(({ content, doubt }) =>
       doubt.asks.map((concern) => ({
         key: keyOf(content, concern),
         concern,
-        words: concernWords(journal, content, concern),
+        words: wordsOf(content, concern),
       })),
     )
     .filter((one, i, all) => all.findIndex(({ key }) => key === one.key) === i)
+  // Until what judges them is here nothing is kept that it might speak against.
   const areAnswered = (all: readonly Doubted[]) =>
-    all.every(({ content, doubt }) =>
-      doubt.asks.every((concern) => isAnswered(concern, answerTo(keyOf(content, concern)))),
+    all.every(
+      ({ content, doubt }) =>
+        (guard !== null || !isGuarded(content)) &&
+        doubt.asks.every((concern) => isAnswered(concern, answerTo(keyOf(content, concern)))),
     )
   return {
     asked,
-    told: [
-      ...new Set(doubts.flatMap(({ content, doubt }) => doubt.tells.map((one) => concernWords(journal, content, one)))),
-    ],
+    told: [...new Set(doubts.flatMap(({ content, doubt }) => doubt.tells.map((one) => wordsOf(content, one))))],
     isClear: areAnswered(doubts),
-    isClearFor: (others) => areAnswered(doubtsOf(journal, others, { now })),
+    isClearFor: (others) => areAnswered(judged(others)),
     answered: (kept) =>
-      doubtsOf(journal, kept, { now: thisInstant() }).map(({ content, doubt }) =>
+      judged(kept, thisInstant()).map(({ content, doubt }) =>
         withAnswers(content, doubt.asks, (concern) => answerTo(keyOf(content, concern))),
       ),
     answerTo,

@@ -3,6 +3,7 @@ import type { Content } from '../../core/journal/entry.ts'
 import type { Journal } from '../../core/journal/journal.ts'
 import { isGuarded } from '../../core/safety/guarded-kinds.ts'
 import { thisInstant } from '../frame/now.tsx'
+import { loadGuard } from './guard-when-idle.ts'
 
 const GuardDialog = lazy(() => import('./GuardDialog.tsx').then((module) => ({ default: module.GuardDialog })))
 
@@ -27,7 +28,7 @@ export function useAsked(journal: Journal): { ask: Ask; dialog: ReactNode } {
       if (!contents.some(isGuarded)) return contents
       // One question at a time: a press beside it is a slip of the finger.
       if (isAsking.current) return null
-      const { doubtsOf } = await import('../../core/safety/guard.ts')
+      const { doubtsOf } = await loadGuard()
       const isOpen = doubtsOf(journal, contents, { now: thisInstant() }).some(({ doubt }) => doubt.asks.length > 0)
       if (!isOpen) return contents
       isAsking.current = true

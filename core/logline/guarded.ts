@@ -1,8 +1,9 @@
 import type { Content } from '../journal/entry.ts'
 import type { Journal } from '../journal/journal.ts'
 import { tankById } from '../household/tanks.ts'
+import { isAnswered, NO_ANSWER, withAnswers, type Answer } from '../safety/answers.ts'
 import type { Concern } from '../safety/concern.ts'
-import { concernWords, doubtOf, isAnswered, NO_ANSWER, withAnswers, type Answer } from '../safety/guard.ts'
+import { concernWords, doubtOf } from '../safety/guard.ts'
 import { replaceToken, type Token } from './tokens.ts'
 import { choose, unclear, type Choice, type LogContext, type Stop } from './types.ts'
 

@@ -1,80 +1,14 @@
 import { coursesOf } from '../courses/course.ts'
 import { withHappenings } from '../courses/outlook/what-if-entry.ts'
-import type { Content, ContentOf } from '../journal/entry.ts'
+import type { Content } from '../journal/entry.ts'
 import type { Journal } from '../journal/journal.ts'
 import { tankById } from '../household/tanks.ts'
 import { MS_PER_DAY } from '../time/zone.ts'
 import { capital } from '../words/numbers.ts'
+import { overridesOf } from './answers.ts'
 import type { Asking, Concern } from './concern.ts'
 import { concernsOf } from './concerns.ts'
 import { isGuarded } from './guarded-kinds.ts'
-
-/** One thing that was knowingly set aside. */
-export type SetAside = NonNullable<ContentOf<'dose'>['overrides']>[number]
-
-/** What a keeper has said to one concern. */
-export interface Answer {
-  /** The reason as typed; empty where none was given. */
-  why: string
-  /** Whether a licensed aquatic veterinarian has agreed; null where that was not said. */
-  vetAgreed: boolean | null
-  /** "I have read this" was ticked. */
-  isRead: boolean
-  /** It has happened already: it is recorded as an accident, with what happened in `why`. */
-  hasHappened: boolean
-}
-
-export const NO_ANSWER: Answer = { why: '', vetAgreed: null, isRead: false, hasHappened: false }
-
-/**
- * Whether an answer sets a concern aside. A `never` can only be recorded as something that has happened already, after what happened was
- * typed; so can what needs a reason, without the question about a veterinarian.
- * @example
- * isAnswered(concern, { ...NO_ANSWER, why: 'no other tank', vetAgreed: false }) // a block
- */
-export function isAnswered({ override }: Pick<Concern, 'override'>, answer: Answer): boolean {
-  const hasReason = answer.why.trim() !== ''
-  if (override === 'confirm') return answer.isRead || (answer.hasHappened && hasReason)
-  if (answer.hasHappened) return hasReason
-  switch (override) {
-    case 'none':
-      return false
-    case 'reason':
-      return hasReason
-    case 'reason-and-vet':
-      return hasReason && answer.vetAgreed !== null
-  }
-}
-
-const READ_WORDS = 'read and confirmed'
-
-/** What is kept of an answer: only the answer about a veterinarian says that one has agreed. */
-export function setAside({ rule, override }: Pick<Concern, 'rule' | 'override'>, answer: Answer): SetAside {
-  const why = answer.why.trim()
-  if (answer.hasHappened) return { rule, why, vetAgreed: false, answer: 'happened' }
-  if (override === 'confirm') return { rule, why: why || READ_WORDS, vetAgreed: false, answer: 'read' }
-  return {
-    rule,
-    why,
-    vetAgreed: override === 'reason-and-vet' && answer.vetAgreed === true,
-    answer: 'reason',
-  }
-}
-
-/** Words that earlier versions kept in place of a reason. */
-const OLD_MARKS: ReadonlySet<string> = new Set([READ_WORDS, 'read', 'kept as it happened'])
-
-/**
- * What was said to something that was set aside, in words. A mark of care that an earlier version kept as a veterinarian's word is shown as
- * read and confirmed.
- * @example
- * setAsideWords({ rule: 'cu-rock', why: 'bare rock only', vetAgreed: false }) // "bare rock only"
- */
-export function setAsideWords({ why, vetAgreed, answer }: SetAside): string {
-  if (answer === 'read' || (answer === undefined && OLD_MARKS.has(why))) return READ_WORDS
-  if (answer === 'happened') return `it had happened already: ${why}`
-  return vetAgreed ? `${why}; a veterinarian agreed` : why
-}
 
 /** What has to be answered before something is kept, and what is only told. */
 export interface Doubt {
@@ -144,9 +78,6 @@ const ONCE_ONLY: ReadonlySet<string> = new Set([
   'wrong-water',
 ])
 
-const overridesOf = (content: Content): readonly SetAside[] =>
-  'overrides' in content && content.overrides !== undefined ? content.overrides : []
-
 /**
  * What has to be answered before a content is kept. A `never` is asked again each time; what was set aside on record for the
  * same water is not.
@@ -164,16 +95,6 @@ export function doubtOf(journal: Journal, content: Content, asking: Asking): Dou
     // What was set aside before is not asked again, but still told: it is as true at the second dose.
     tells: concerns.filter((one) => one.severity === 'note' || (isSettled(one) && !said.has(one.rule))),
   }
-}
-
-/** A content with what was set aside of it, on record. */
-export function withAnswers<C extends Content>(
-  content: C,
-  asks: readonly Concern[],
-  answerTo: (one: Concern) => Answer,
-): C {
-  if (asks.length === 0) return content
-  return { ...content, overrides: [...overridesOf(content), ...asks.map((one) => setAside(one, answerTo(one)))] }
 }
 
 /** A content that is about to be kept, and what has to be answered first. */
@@ -214,9 +135,7 @@ export function doubtsOf<C extends Content>(journal: Journal, contents: readonly
     contents.flatMap((one) => (one.kind === 'equipment' && !one.running ? [`${one.tankId}/${one.item}`] : [])),
   )
   return contents.map((content, i) => {
-    const first = contents.filter(
-      (one, j) => one !== content && comesFirst(one) && (one.kind === 'equipment' || j < i),
-    )
+    const first = contents.filter((one, j) => one !== content && comesFirst(one) && (one.kind === 'equipment' || j < i))
     const { asks, tells } = doubtOf(withFirst(journal, first), content, asking)
     const stands = ({ item }: Concern) => item === undefined || !off.has(`${tankOf(content)}/${item}`)
     return { content, doubt: { asks: asks.filter(stands), tells: tells.filter(stands) } }

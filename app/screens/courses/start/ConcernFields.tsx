@@ -1,7 +1,7 @@
 import { styled } from 'styled-components'
 import { isInteraction } from '../../../../core/safety/rule-words.ts'
 import type { Concern } from '../../../../core/safety/concern.ts'
-import type { Answer } from '../../../../core/safety/guard.ts'
+import type { Answer } from '../../../../core/safety/answers.ts'
 import { iso } from '../../../../core/time/zone.ts'
 import { capital } from '../../../../core/words/numbers.ts'
 import type { Problem } from '../../../fields/shell.tsx'

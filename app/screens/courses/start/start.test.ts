@@ -1,7 +1,7 @@
 import { drugChoice } from '../../../../core/courses/amounts/drug-choices.ts'
 import { definitionById } from '../../../../core/catalogue/courses/definitions.ts'
 import type { Concern } from '../../../../core/safety/concern.ts'
-import { NO_ANSWER, type Answer } from '../../../../core/safety/guard.ts'
+import { NO_ANSWER, type Answer } from '../../../../core/safety/answers.ts'
 import { courseById } from '../../../../core/courses/course.ts'
 import { ward } from '../../../../core/courses/testing/ward.ts'
 import { productById } from '../../../../core/household/shelf.ts'

@@ -2,7 +2,7 @@ import { withChosenParts, type Definition } from '../../../../core/catalogue/cou
 import { doseById, rampOf } from '../../../../core/catalogue/treatments/treatments.ts'
 import { capital } from '../../../../core/words/numbers.ts'
 import type { Concern } from '../../../../core/safety/concern.ts'
-import { isAnswered, NO_ANSWER, setAside, type Answer } from '../../../../core/safety/guard.ts'
+import { isAnswered, NO_ANSWER, setAside, type Answer } from '../../../../core/safety/answers.ts'
 import type { DrugChoice } from '../../../../core/courses/amounts/drug-choices.ts'
 import { handlingLoad } from '../../../../core/handling/planned.ts'
 import { HANDLING_LIMITS } from '../../../../core/handling/points.ts'

@@ -1,0 +1,52 @@
+import { useEffect, useSyncExternalStore } from 'react'
+
+type Guard = typeof import('../../core/safety/guard.ts')
+
+let guard: Guard | null = null
+let failure: unknown
+let isLoading = false
+const listeners = new Set<() => void>()
+
+/** Fetches what judges entries. A later call tries again where an earlier one failed. */
+export async function loadGuard(): Promise<Guard> {
+  guard ??= await import('../../core/safety/guard.ts')
+  return guard
+}
+
+const whenIdle = (run: () => void): void => {
+  // Not in every browser.
+  if (typeof requestIdleCallback === 'function') requestIdleCallback(run, { timeout: 1000 })
+  else setTimeout(run, 200)
+}
+
+function loadWhenIdle(): void {
+  if (guard !== null || isLoading) return
+  isLoading = true
+  failure = undefined
+  whenIdle(() => {
+    loadGuard()
+      .catch((error: unknown) => {
+        failure = error
+      })
+      .finally(() => {
+        isLoading = false
+        for (const listener of listeners) listener()
+      })
+  })
+}
+
+function subscribe(listener: () => void): () => void {
+  listeners.add(listener)
+  return () => listeners.delete(listener)
+}
+
+/**
+ * What judges entries: a large part of the core that the first view is not kept waiting for. Null until it is here; where it cannot be
+ * fetched the error goes to the nearest boundary, as with any part of a screen.
+ */
+export function useGuard(): Guard | null {
+  const here = useSyncExternalStore(subscribe, () => guard ?? failure)
+  useEffect(loadWhenIdle, [])
+  if (here !== undefined && here !== guard) throw failure
+  return guard
+}
