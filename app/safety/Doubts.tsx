@@ -10,7 +10,7 @@ import { thisInstant } from '../frame/now.tsx'
 import { useHousehold } from '../journal/provider.tsx'
 import { Bar, Small, Stack } from '../look/text.ts'
 import { Tick } from '../look/tick.ts'
-import { useGuard } from './guard-when-idle.ts'
+import { guardNow, useGuard } from './guard-when-idle.ts'
 
 const Input = styled.input`
   ${inputShape}
@@ -55,13 +55,14 @@ const keyOf = (content: Content, { rule, reason }: Concern) =>
  */
 export function useDoubts(contents: readonly Content[]): Doubts {
   const { journal } = useHousehold()
-  const guard = useGuard()
+  useGuard()
   const [answers, setAnswers] = useState<Readonly<Record<string, Answer>>>({})
   const answerTo = (key: string) => answers[key] ?? NO_ANSWER
   const now = thisInstant()
   const judged = <C extends Content>(all: readonly C[], at = now): Doubted<C>[] =>
-    guard?.doubtsOf(journal, all, { now: at }) ?? all.map((content) => ({ content, doubt: { asks: [], tells: [] } }))
-  const wordsOf = (content: Content, one: Concern) => guard?.concernWords(journal, content, one) ?? ''
+    guardNow()?.doubtsOf(journal, all, { now: at }) ??
+    all.map((content) => ({ content, doubt: { asks: [], tells: [] } }))
+  const wordsOf = (content: Content, one: Concern) => guardNow()?.concernWords(journal, content, one) ?? ''
   const doubts = judged(contents)
   const asked = doubts
     .flatMap(({ content, doubt }) =>
@@ -76,7 +77,7 @@ export function useDoubts(contents: readonly Content[]): Doubts {
   const areAnswered = (all: readonly Doubted[]) =>
     all.every(
       ({ content, doubt }) =>
-        (guard !== null || !isGuarded(content)) &&
+        (guardNow() !== null || !isGuarded(content)) &&
         doubt.asks.every((concern) => isAnswered(concern, answerTo(keyOf(content, concern)))),
     )
   return {

@@ -13,6 +13,9 @@ export async function loadGuard(): Promise<Guard> {
   return guard
 }
 
+/** What judges entries; null until it is here. */
+export const guardNow = (): Guard | null => guard
+
 const whenIdle = (run: () => void): void => {
   // Not in every browser.
   if (typeof requestIdleCallback === 'function') requestIdleCallback(run, { timeout: 1000 })

@@ -1,3 +1,4 @@
+import { DEFINITIONS } from './courses/all-definitions.ts'
 import { ANIMAL_GROUPS, animalGroupById } from './animal-group.ts'
 import { INGREDIENTS, ingredientById } from './ingredient.ts'
 import { bandFor, BAND_PROFILES, parameterById, PARAMETERS, typicalUncertainty } from './parameter.ts'
@@ -71,4 +72,10 @@ describe('what other rows are named by', () => {
     expect(words.filter((word, i) => words.indexOf(word) !== i)).toEqual([])
     for (const word of words) expect(word).toBe(word.toLowerCase())
   })
+})
+
+test('whatever a course asks for stands on a shelf that offers it', () => {
+  const asked = DEFINITIONS.flatMap(({ products }) => (products ?? []).map(({ ingredient }) => ingredient))
+  expect(asked.length).toBeGreaterThan(5)
+  expect(asked.filter((id) => ingredientById(id) === undefined)).toEqual([])
 })

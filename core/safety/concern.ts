@@ -12,6 +12,8 @@ export interface Concern {
   severity: Severity | 'ask'
   /** What it is here: "Button, tuxedo urchin", "carbon is running". */
   what: string
+  /** Who would come into it, where `what` is in the water already: "Pip, cleaner shrimp". */
+  who?: string
   /** Why it speaks against it, or what would be right. */
   reason: string
   override: Override
@@ -66,7 +68,7 @@ export const bySeverity = (a: Pick<Concern, 'severity'>, b: Pick<Concern, 'sever
 export function gathered(concerns: readonly Concern[]): Concern[] {
   const byRow = new Map<string, Concern>()
   for (const one of concerns) {
-    const key = `${one.rule}|${one.severity}|${one.reason}`
+    const key = `${one.rule}|${one.severity}|${one.who ?? ''}|${one.reason}`
     const same = byRow.get(key)
     if (!same) byRow.set(key, { ...one })
     else if (!same.what.split('; ').includes(one.what)) same.what += `; ${one.what}`

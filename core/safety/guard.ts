@@ -153,13 +153,19 @@ const WORDS: Record<Concern['severity'], string> = {
 /** Rules whose own sentence says where and how grave. */
 const WHOLE_SENTENCES: ReadonlySet<string> = new Set(['over-band', 'day-cap', 'level-after', 'which-tank'])
 
-/** A concern as a sentence, with its tank: "Button, tuxedo urchin in Observation: contraindicated … (never)." */
+/**
+ * A concern as a sentence, with its tank.
+ * @example
+ * concernWords(journal, dose, one) // "Button, tuxedo urchin in Observation: contraindicated … (never)."
+ * concernWords(journal, move, one) // "Chelated copper is in this water in Observation. Button, tuxedo urchin: contraindicated … (never)."
+ */
 export function concernWords(journal: Journal, content: Content, concern: Concern): string {
-  const { rule, what, reason, severity } = concern
+  const { rule, what, who, reason, severity } = concern
   if (rule === 'over-band') return `${capital(what)}, ${reason}.`
   if (WHOLE_SENTENCES.has(rule)) return `${capital(what)}: ${reason}.`
   const tankId = tankOf(content)
   const tank = tankId === null ? null : tankById(journal, tankId)
   const isNamed = tank !== null && what.includes(tank.name)
-  return `${capital(what)}${tank && !isNamed ? ` in ${tank.name}` : ''}: ${reason} (${WORDS[severity]}).`
+  const where = `${capital(what)}${tank && !isNamed ? ` in ${tank.name}` : ''}`
+  return `${where}${who === undefined ? '' : `. ${capital(who)}`}: ${reason} (${WORDS[severity]}).`
 }

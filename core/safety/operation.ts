@@ -15,5 +15,12 @@ export function readConcerns({ journal: file, now, proposed }: ConcernsInput): R
   const fault = contentFault(proposed)
   if (fault) return invalid(`/proposed${fault.path}`, fault.message)
   const found = concernsOf(journal.value, proposed as Content, { now: Date.parse(now) })
-  return ok(found.map(({ rule, severity, what, reason }) => ({ rule, severity, what, reason })))
+  return ok(
+    found.map(({ rule, severity, what, who, reason }) => ({
+      rule,
+      severity,
+      what: who === undefined ? what : `${what}; ${who}`,
+      reason,
+    })),
+  )
 }

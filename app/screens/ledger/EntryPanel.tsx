@@ -3,6 +3,8 @@ import { tankById } from '../../../core/household/tanks.ts'
 import type { ContentKind } from '../../../core/journal/entry.ts'
 import type { Line } from '../../../core/journal/journal.ts'
 import { tanksOf as tanksOfContent } from '../../../core/journal/subjects.ts'
+import { overridesOf, setAsideWords } from '../../../core/safety/answers.ts'
+import { ruleWords } from '../../../core/safety/rule-words.ts'
 import { momentBeside } from '../../../core/time/words.ts'
 import { useNow } from '../../frame/now.tsx'
 import { useKeeping, UnkeptNote } from '../../journal/keeping.tsx'
@@ -64,6 +66,11 @@ export function EntryPanel({
         </p>
         {line.content.note && <p>{line.content.note}</p>}
         {line.content.kind === 'sighting' && line.content.words && <Small>In your words: {line.content.words}</Small>}
+        {overridesOf(line.content).map((one) => (
+          <Small key={one.rule}>
+            set aside: {ruleWords(one.rule)}: {setAsideWords(one)}
+          </Small>
+        ))}
         <WayOn line={line} />
         <EntryPictures line={line} />
         {unkept && <UnkeptNote unkept={unkept} />}

@@ -170,6 +170,17 @@ describe('forms beside the ledger', () => {
   })
 })
 
+test('a water change keeps what the new water holds, in the keeper’s units', async () => {
+  const { user, aside, last } = await open('water-change')
+  await user.type(within(aside).getByLabelText('Water changed'), '5')
+  await user.type(within(aside).getByLabelText('Salinity of the new water'), '34')
+  await user.type(within(aside).getByLabelText('Temperature of the new water'), '24.5')
+  await user.click(within(aside).getByRole('button', { name: 'Log the change' }))
+  await waitFor(() =>
+    expect(last()).toMatchObject({ kind: 'water-change', replacement: { salinityPsu: 34, temperatureC: 24.5 } }),
+  )
+})
+
 describe('forms of what is done beside dosing and testing', () => {
   const PEROXIDE: Content = {
     kind: 'product-setup',
@@ -249,6 +260,23 @@ describe('a day and its entries', () => {
     await waitFor(() => expect(last()).toMatchObject({ struck: true }))
     await user.click(screen.getByRole('button', { name: 'Let it stand again' }))
     await waitFor(() => expect(last()).toMatchObject({ struck: false, result: { value: 2.2 } }))
+  })
+
+  test('an entry says what was set aside when it was kept, an old mark of care as read', async () => {
+    const dose: Content = {
+      kind: 'dose',
+      happened: '2026-07-03T09:00:00Z',
+      tankId: 'q',
+      ingredient: 'cu-chelated',
+      productId: 'cu',
+      amount: 1,
+      unit: 'mL',
+      massMg: 10,
+      overrides: [{ rule: 'read-first', why: 'read and confirmed', vetAgreed: true }],
+    }
+    const { user } = await open(null, dose)
+    await user.click(await screen.findByRole('button', { name: /1 mL/ }))
+    expect(screen.getByText('set aside: copper dosed without a recent test: read and confirmed')).toBeInTheDocument()
   })
 
   test('a day without anything says so, and offers every form', async () => {

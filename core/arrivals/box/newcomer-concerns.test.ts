@@ -9,7 +9,7 @@ const asked = (it: Ward, tankId: string, ...animals: (typeof SHRIMP)[]) =>
 test('a shrimp on its way into copper is told of before its bag is opened, the gravest first', () => {
   const [first, ...rest] = asked(ramped(), 'quar', FISH, SHRIMP)
   expect(first).toMatchObject({ severity: 'never' })
-  expect(first!.words).toMatch(/^Sexy shrimp: .*copper/)
+  expect(first!.words).toMatch(/copper, 2.25 mg.L, is in this water in Quarantine. Sexy shrimp: contraindicated/)
   expect(rest.map(({ severity }) => severity)).not.toContain('never')
 })
 

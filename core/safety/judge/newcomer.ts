@@ -32,11 +32,15 @@ function treatmentOf(journal: Journal, { agent, mgPerL, courseId }: AgentInWater
 
 /** What is in the water that somebody comes into, and does not tolerate or must not meet; what else is in it is told. */
 export function metConcerns(journal: Journal, resident: Resident, water: WaterState): Concern[] {
-  const met = contextsOfResident(resident).flatMap((context) => contextConcerns(context, water.agents))
+  const who = resident.label
+  const met = contextsOfResident(resident).flatMap((context) =>
+    contextConcerns(context, water.agents).map((found) => ({ ...found, who })),
+  )
   const tolerated = water.agents.flatMap((one) =>
     sensitivityConcerns([resident], treatmentOf(journal, one)).map((found) => ({
       ...found,
-      what: `${one.what}; ${found.what}`,
+      what: one.what,
+      who,
     })),
   )
   const agents = water.agents.filter(({ agent }) => agent !== 'heat')

@@ -14,6 +14,7 @@ import { useHousehold } from '../../../journal/provider.tsx'
 import { PlainButton, PrimaryButton } from '../../../look/buttons.ts'
 import { Line as Row, Stack } from '../../../look/text.ts'
 import { DoubtList, useDoubts } from '../../../safety/Doubts.tsx'
+import { loadGuard } from '../../../safety/guard-when-idle.ts'
 import { useState } from 'react'
 import { Form } from 'react-aria-components'
 
@@ -92,6 +93,8 @@ export function EntryForm<V extends FieldValues & WhenValues>({
     setProblems(found)
     if (Object.values(found).some(Boolean) || !('contents' in result)) return
     setProposed(result.contents)
+    // Pressed before it was fetched: the press is not lost.
+    await loadGuard()
     if (!doubts.isClearFor(result.contents)) return
     const contents = doubts.answered(result.contents)
     const kept = correcting

@@ -1,8 +1,10 @@
 import { useForm } from 'react-hook-form'
 import { ingredientById } from '../../../../core/catalogue/ingredient.ts'
+import { parameterById } from '../../../../core/catalogue/parameter.ts'
 import type { UnitHabits } from '../../../../core/household/settings.ts'
 import { measureText } from '../../../../core/words/measure.ts'
 import { typedNumber } from '../../../../core/numbers/typed.ts'
+import { readTyped, typedUnit } from '../../../../core/readings/typed-reading.ts'
 import { isUnderCopper } from '../../../../core/safety/water/state.ts'
 import { shelfOf } from '../../../../core/household/shelf.ts'
 import type { ContentOf } from '../../../../core/journal/entry.ts'
@@ -16,12 +18,25 @@ import { useHousehold } from '../../../journal/provider.tsx'
 import { ButtonLink } from '../../../look/buttons.ts'
 import { Bar, Stack } from '../../../look/text.ts'
 import { figures } from '../../../../core/words/numbers.ts'
-import { changeVolume, quantityText, volume } from '../../../../core/words/quantities.ts'
+import { changeVolume, parameterValue, quantityText, volume } from '../../../../core/words/quantities.ts'
 import { EntryForm, problemOf, useStartWhen, type FormProps, type FormRead } from './EntryForm.tsx'
+
+/** What of the new water is kept, by the parameter that it is typed as. */
+const NEW_WATER = [
+  { field: 'salinity', parameter: parameterById('salinity')!, held: 'salinityPsu', label: 'Salinity of the new water' },
+  {
+    field: 'temperature',
+    parameter: parameterById('temp')!,
+    held: 'temperatureC',
+    label: 'Temperature of the new water',
+  },
+] as const
 
 interface ChangeValues extends WhenValues {
   amount: string
   copper: string
+  salinity: string
+  temperature: string
   unit: string
   note: string
 }
@@ -38,6 +53,12 @@ export function ChangeForm({ tank, day, correcting, onDone }: FormProps<ContentO
       amount: correcting ? changeVolume(correcting.content.litres, settings.units).value : '',
       unit: own,
       copper: correcting?.content.replacement?.copperMgPerL?.toString() ?? '',
+      ...Object.fromEntries(
+        NEW_WATER.map(({ field, parameter, held }) => {
+          const kept = correcting?.content.replacement?.[held]
+          return [field, kept === undefined ? '' : parameterValue(parameter.id, kept, settings.units).value]
+        }),
+      ),
       note: correcting?.content.note ?? '',
       ...start,
     },
@@ -56,8 +77,17 @@ export function ChangeForm({ tank, day, correcting, onDone }: FormProps<ContentO
     const copper = values.copper.trim() === '' ? null : typedNumber(values.copper)
     if (copper && !('value' in copper && copper.value >= 0))
       return { problems: { copper: 'choices' in copper ? copper : { message: 'mg/L of copper, 0 or more' } } }
-    const { copperMgPerL: _, ...others } = correcting?.content.replacement ?? {}
-    const replacement = { ...others, ...(copper && 'value' in copper && { copperMgPerL: copper.value }) }
+    const replacement: NonNullable<ContentOf<'water-change'>['replacement']> = {
+      ...(copper && 'value' in copper && { copperMgPerL: copper.value }),
+    }
+    for (const { field, parameter, held } of NEW_WATER) {
+      const typed = values[field].trim()
+      if (typed === '') continue
+      const one = readTyped(parameter, typed, tank, happened, { journal, settings, now: thisInstant() })
+      if ('message' in one) return { problems: { [field]: one } }
+      if (one.content.result.kind !== 'value') return { problems: { [field]: { message: 'one number' } } }
+      replacement[held] = one.content.result.value
+    }
     return {
       contents: [
         {
@@ -112,6 +142,20 @@ export function ChangeForm({ tank, day, correcting, onDone }: FormProps<ContentO
               problem={problems['copper']}
               hint="empty: none; the level falls by what was changed"
             />
+          )}
+          {NEW_WATER.filter(({ held }) => held !== 'salinityPsu' || tank.water === 'marine').map(
+            ({ field, parameter, label }) => (
+              <TextField
+                key={field}
+                control={form.control}
+                name={field}
+                label={label}
+                after={typedUnit(journal, tank.id, parameter, settings.units)}
+                figure
+                problem={problems[field]}
+                hint="empty: as the tank’s"
+              />
+            ),
           )}
           <AreaField control={form.control} name="note" label="Note" />
         </>
