@@ -4,6 +4,7 @@ import {
   ROCK_CLEAR_DAYS,
   TRIAL_SNAILS,
 } from '../../catalogue/treatments/residues.data.ts'
+import { ingredientById } from '../../catalogue/ingredient.ts'
 import { DOSES } from '../../catalogue/treatments/treatments.ts'
 import { courseById } from '../../courses/course.ts'
 import type { Journal } from '../../journal/journal.ts'
@@ -30,6 +31,10 @@ function treatmentOf(journal: Journal, { agent, mgPerL, courseId }: AgentInWater
   }
 }
 
+/** A salt that only feeds or corrects the water is no treatment of it; one with a dose against a disease is. */
+const isMedicine = (agent: string): boolean =>
+  ingredientById(agent)?.kind !== 'salt' || DOSES.some((row) => row.agent === agent)
+
 /** What is in the water that somebody comes into, and does not tolerate or must not meet; what else is in it is told. */
 export function metConcerns(journal: Journal, resident: Resident, water: WaterState): Concern[] {
   const who = resident.label
@@ -46,7 +51,7 @@ export function metConcerns(journal: Journal, resident: Resident, water: WaterSt
   const agents = water.agents.filter(({ agent }) => agent !== 'heat')
   const unknown = agents.length > 0 ? unknownConcerns([resident], agentName(agents[0]!.agent)) : []
   const said = [...met, ...tolerated]
-  const told = agents.filter(({ what }) => !said.some((one) => one.what.includes(what)))
+  const told = agents.filter(({ agent, what }) => isMedicine(agent) && !said.some((one) => one.what.includes(what)))
   return [
     ...said,
     ...unknown,

@@ -6,7 +6,7 @@ import type { Course } from '../../courses/course.ts'
 import { dayBeside } from '../../time/words.ts'
 import { MS_PER_DAY } from '../../time/zone.ts'
 import { concern, type Concern } from '../concern.ts'
-import { coursesIn, openCases } from '../water/contexts.ts'
+import { coursesIn, openCases, type OpenCase } from '../water/contexts.ts'
 import type { Resident } from '../water/residents.ts'
 import type { Tank } from '../../household/tanks.ts'
 
@@ -25,8 +25,15 @@ export function troubleConcerns(journal: Journal, resident: Resident, tank: Tank
   const plans = coursesIn(journal, tank.id, at).filter(
     ({ definition }) => definition.kind === 'plan' && (definition.treats.length > 0 || definition.id === 'aftercare'),
   )
-  // Whom a case is about goes where it is treated.
-  const cases = openCases(journal, tank.id, at).filter(({ animalIds }) => !animalIds.includes(resident.id))
+  // Whom a case is about goes where it is treated; a case that a running plan answers is said once, with the plan.
+  const isAnswered = ({ id, causes }: OpenCase) =>
+    plans.some(
+      ({ caseId, definition }) =>
+        caseId === id || (causes.length > 0 && causes.every((cause) => definition.treats.includes(cause))),
+    )
+  const cases = openCases(journal, tank.id, at).filter(
+    (one) => !one.animalIds.includes(resident.id) && !isAnswered(one),
+  )
   const one = resident.kind === 'coral' ? 'one test piece first' : 'one test animal first'
   return [
     ...plans.map((course) =>

@@ -1,4 +1,4 @@
-import { goes, lives, piece, sees, starts, suspects, touches } from '../house.ts'
+import { goes, lives, piece, sees, starts, suspects, thinksOf, touches } from '../house.ts'
 import { COPPER, fish, pair, type Pair } from './pair.ts'
 
 /** Stock into trouble, what wet things bring, and what a course may begin with. */
@@ -9,6 +9,23 @@ export const TROUBLE: readonly Pair[] = [
     lives('reef', 'coral-soft'),
     'caution open-case',
     { before: [] },
+  ),
+  pair(
+    'a coral into a case that no running plan is against',
+    [
+      [-90, suspects('reef', 'marine-film')],
+      [-80, starts('reef', 'dino-uv')],
+    ],
+    lives('reef', 'coral-soft'),
+    'caution open-case',
+    // A plan against what the case is about says it already.
+    {
+      before: [
+        [-90, suspects('reef', 'marine-film')],
+        [-89, thinksOf('reef', 'dino-ostreopsis')],
+        [-80, starts('reef', 'dino-uv')],
+      ],
+    },
   ),
   pair(
     'a fish into a running plan',
