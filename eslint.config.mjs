@@ -34,7 +34,19 @@ export default tseslint.config(
     files: ['app/**/*.{ts,tsx}', 'main.tsx'],
     plugins: { 'react-hooks': reactHooks },
     // The compiler that this rule looks after is not in use.
-    rules: { ...reactHooks.configs.recommended.rules, 'react-hooks/incompatible-library': 'off' },
+    rules: {
+      ...reactHooks.configs.recommended.rules,
+      'react-hooks/incompatible-library': 'off',
+      // What is typed has to fit into an entry: every field of text bounds its letters.
+      'no-restricted-syntax': [
+        'error',
+        {
+          selector:
+            "JSXOpeningElement[name.name=/^(input|textarea|Input|Short|Why)$/]:not(:has(> JSXAttribute[name.name='maxLength'])):not(:has(> JSXAttribute[name.name='type'][value.value=/^(checkbox|radio|range|file|date|time|hidden)$/]))",
+          message: 'A field of text needs maxLength: core/journal/contents/text-limits.ts.',
+        },
+      ],
+    },
     languageOptions: { globals: globals.browser },
   },
   {

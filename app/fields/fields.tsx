@@ -2,7 +2,8 @@ import { useId, type HTMLInputTypeAttribute, type ReactNode } from 'react'
 import { useController, type Control, type FieldPath, type FieldValues } from 'react-hook-form'
 import { styled } from 'styled-components'
 import { figureShown, figureTyped } from './figure-text.ts'
-import { described, FieldShell, inputShape, type Problem } from './shell.tsx'
+import { NAME_LETTERS, WORDS_LETTERS } from '../../core/journal/contents/text-limits.ts'
+import { described, FIGURE_LETTERS, FieldShell, inputShape, lettersLeft, type Problem } from './shell.tsx'
 import { Tick } from '../look/tick.ts'
 
 const Input = styled.input<{ $mono?: boolean }>`
@@ -47,6 +48,8 @@ interface TextProps<V extends FieldValues> extends Named<V> {
   type?: HTMLInputTypeAttribute
   autoFocus?: boolean
   placeholder?: string
+  /** Letters that can be kept: a name's, where nothing else is said. */
+  most?: number
 }
 
 /** A field of one line. */
@@ -61,9 +64,11 @@ export function TextField<V extends FieldValues>({
   type = 'text',
   autoFocus,
   placeholder,
+  most = figure ? FIGURE_LETTERS : NAME_LETTERS,
 }: TextProps<V>) {
   const id = useId()
   const { field } = useController({ control, name })
+  const left = figure || type !== 'text' ? null : lettersLeft(field.value, most)
   const input = (
     <Input
       {...field}
@@ -72,6 +77,7 @@ export function TextField<V extends FieldValues>({
       onChange={figure ? (event) => field.onChange(figureTyped(event.target.value)) : field.onChange}
       {...described(id, hint, problem)}
       type={type}
+      maxLength={most}
       $mono={figure}
       inputMode={figure ? 'decimal' : undefined}
       autoComplete="off"
@@ -81,7 +87,7 @@ export function TextField<V extends FieldValues>({
     />
   )
   return (
-    <FieldShell id={id} label={label} hint={hint} problem={problem} onPick={field.onChange}>
+    <FieldShell id={id} label={label} hint={hint} problem={problem} onPick={field.onChange} left={left}>
       {after === undefined ? (
         input
       ) : (
@@ -99,8 +105,8 @@ export function AreaField<V extends FieldValues>({ control, name, label, hint, p
   const id = useId()
   const { field } = useController({ control, name })
   return (
-    <FieldShell id={id} label={label} hint={hint} problem={problem}>
-      <Area {...field} {...described(id, hint, problem)} />
+    <FieldShell id={id} label={label} hint={hint} problem={problem} left={lettersLeft(field.value, WORDS_LETTERS)}>
+      <Area {...field} {...described(id, hint, problem)} maxLength={WORDS_LETTERS} />
     </FieldShell>
   )
 }

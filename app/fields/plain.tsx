@@ -1,7 +1,7 @@
 import { useId, type ReactNode } from 'react'
 import { styled } from 'styled-components'
 import { figureShown, figureTyped } from './figure-text.ts'
-import { described, FieldShell, inputShape, type Problem } from './shell.tsx'
+import { described, FIGURE_LETTERS, FieldShell, inputShape, type Problem } from './shell.tsx'
 
 const Input = styled.input`
   ${inputShape}
@@ -43,6 +43,7 @@ export function FigureField({
         <Input
           {...described(id, hint, problem)}
           value={figureShown(value)}
+          maxLength={FIGURE_LETTERS}
           onChange={(event) => onChange(figureTyped(event.target.value))}
           inputMode="decimal"
           autoComplete="off"

@@ -65,6 +65,18 @@ const Instead = styled.button`
   cursor: pointer;
 `
 
+/** Letters of a typed figure with its unit: no amount of an aquarium is longer. */
+export const FIGURE_LETTERS = 40
+
+/** From this share of a text's letters on it is said how many are left. */
+const NEAR_ITS_END = 0.8
+
+/** How many letters of a text are left, once it comes near its end; null before. */
+export const lettersLeft = (text: unknown, most: number): number | null => {
+  const { length } = typeof text === 'string' ? text : ''
+  return length < most * NEAR_ITS_END ? null : Math.max(0, most - length)
+}
+
 interface FieldShellProps {
   id: string
   /** Null where the caller draws the label itself. */
@@ -72,15 +84,22 @@ interface FieldShellProps {
   hint?: ReactNode | undefined
   problem?: Problem | undefined
   onPick?: (value: string) => void
+  /** Letters that are left of the field's text; null where that need not be said. */
+  left?: number | null
   children: ReactNode
 }
 
 /** A field with its label above, what is wrong with it below, and ways to put it right. */
-export function FieldShell({ id, label, hint, problem, onPick, children }: FieldShellProps) {
+export function FieldShell({ id, label, hint, problem, onPick, left = null, children }: FieldShellProps) {
   return (
     <Wrap>
       {label !== null && <Label htmlFor={id}>{label}</Label>}
       {children}
+      {left !== null && (
+        <Hint role="status">
+          {left} {left === 1 ? 'letter' : 'letters'} left
+        </Hint>
+      )}
       {problem && (
         <Wrong id={`${id}-problem`} role="alert">
           {problem.message}

@@ -19,6 +19,12 @@ describe('when it happened, from a date and a time field', () => {
     expect(readWhenFields({ date: '2026-11-23', time: '23:00' }, lisbon, NOW)).toHaveProperty('problems.time.message')
   })
 
+  test('a day of another century is refused beside its field', () => {
+    expect(readWhenFields({ date: '1926-11-22', time: '08:00' }, lisbon, NOW)).toHaveProperty('problems.date.message')
+    expect(readWhenFields({ date: '0026-11-22', time: '08:00' }, lisbon, NOW)).toHaveProperty('problems.date.message')
+    expect(readWhenFields({ date: '2019-11-22', time: '08:00' }, lisbon, NOW)).toHaveProperty('happened')
+  })
+
   test('a day or time that does not exist, the hour the clocks skipped among them', () => {
     expect(readWhenFields({ date: '2026-02-30', time: '08:00' }, lisbon, NOW)).toHaveProperty('problems.date.message')
     expect(readWhenFields({ date: '2026-11-22', time: '25:00' }, lisbon, NOW)).toHaveProperty('problems.time.message')

@@ -1,5 +1,6 @@
 import type { Control, FieldPath, FieldValues } from 'react-hook-form'
 import { styled } from 'styled-components'
+import { LIFE_MS, LIFE_YEARS } from '../../core/time/life.ts'
 import { dayFromText, dayText, iso, MS_PER_MINUTE, type Day, type ZoneClock } from '../../core/time/zone.ts'
 import { timeOf } from '../../core/time/words.ts'
 import { TextField } from './fields.tsx'
@@ -51,6 +52,7 @@ export function readWhenFields(
   if (!parts || Number(parts[1]) > 23 || Number(parts[2]) > 59) return fault('time', 'a time such as 21:05')
   const at = clock.instantAt(day, minute)
   if (clock.minuteOf(at) !== minute) return fault('time', 'the clocks went forward over this time; choose another')
+  if (at < now - LIFE_MS) return fault('date', `a day of the last ${LIFE_YEARS} years`)
   if (at > now + SLACK_MS)
     return fault(
       day > clock.dayOf(now) ? 'date' : 'time',

@@ -1,3 +1,4 @@
+import { WORDS_LETTERS } from '../../core/journal/contents/text-limits.ts'
 import { useEffect, useId, useMemo, useRef, useState, type KeyboardEvent } from 'react'
 import { styled } from 'styled-components'
 import type { Choice, ReadBack } from '../../core/logline/types.ts'
@@ -273,6 +274,7 @@ export function LogLine({ onShowKeys }: { onShowKeys: () => void }) {
           id={LOG_LINE_ID}
           ref={field}
           value={text}
+          maxLength={WORDS_LETTERS}
           onChange={(event) => type(event.target.value)}
           onFocus={() => setIsAsked(true)}
           onKeyDown={onKeyDown}

@@ -65,9 +65,11 @@ export function UnkeptNote({ unkept, onDismiss }: { unkept: Unkept; onDismiss?: 
       <Stack $gap={8}>
         <span>{unkept.refusal.message}</span>
         <Line>
-          <Button onPress={() => void exportToFile(which, journal, unkept.entries)}>
-            Export the journal{unkept.entries.length > 0 ? ' with this' : ''}
-          </Button>
+          {unkept.refusal.reason !== 'unfit' && (
+            <Button onPress={() => void exportToFile(which, journal, unkept.entries)}>
+              Export the journal{unkept.entries.length > 0 ? ' with this' : ''}
+            </Button>
+          )}
           {onDismiss && <PlainButton onPress={onDismiss}>dismiss</PlainButton>}
         </Line>
       </Stack>

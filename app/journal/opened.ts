@@ -3,7 +3,7 @@ import { loadDefinitions } from '../../core/catalogue/courses/load-definitions.t
 import { startInWords } from '../../core/courses/course.ts'
 import type { Content, Entry } from '../../core/journal/entry.ts'
 import { Journal } from '../../core/journal/journal.ts'
-import { openJournalStore, type JournalStore } from '../storage/journal-store.ts'
+import { openJournalStore, type JournalStore, type Unreadable } from '../storage/journal-store.ts'
 import { openPhotoStore, type PhotoStore } from '../storage/photo-store.ts'
 import type { Ports } from '../ports.ts'
 import type { Which } from './which.ts'
@@ -14,7 +14,7 @@ export interface Opened {
   journal: Journal
   store: JournalStore
   /** Stored values that could not be read as entries. */
-  unreadable: number
+  unreadable: readonly Unreadable[]
   /** How many entries were here when the journal was last open and are gone: the browser has cleared them. */
   clearedEntries: number
 }

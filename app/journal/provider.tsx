@@ -6,6 +6,7 @@ import type { Journal } from '../../core/journal/journal.ts'
 import { NowSinceEntry } from '../frame/now.tsx'
 import type { Ports } from '../ports.ts'
 import { useAsked, type Ask } from '../safety/useAsked.tsx'
+import type { Unreadable } from '../storage/journal-store.ts'
 import { StorageRefusal, refusalOf } from '../storage/refusal.ts'
 import {
   append,
@@ -121,7 +122,10 @@ export interface Household {
   settings: Settings
   /** Rises with every entry: what is worked out from the journal depends on it. */
   revision: number
-  unreadable: number
+  /** Stored values that could not be read as entries: they stay where they are until they are mended. */
+  unreadable: readonly Unreadable[]
+  /** Puts entries in place of a stored value that could not be read. @throws StorageRefusal */
+  mend: (unreadable: Unreadable, instead: readonly Entry[]) => Promise<Entry[]>
   /** How many entries the browser has cleared since the journal was last open. */
   clearedEntries: number
   /** Asks about what is about to be kept, where its water speaks against it; null where the keeper goes back. */
@@ -186,6 +190,16 @@ export function HouseholdProvider({
       correct: (id, content) => put([correctionOf(journal, id, content)]),
       strike: (id, why) => put([strikeOf(journal, id, why)]),
       keepEntries: put,
+      async mend(unread, instead) {
+        await store.mend(unread, instead)
+        await loadDefinitionsOf(instead)
+        journal.add(instead)
+        client.setQueryData<Snapshot>(
+          key(which),
+          snapshot({ ...opened, unreadable: unreadable.filter((one) => one !== unread) }),
+        )
+        return [...instead]
+      },
       async takeIn(entries) {
         const written = await merge(opened, entries)
         client.setQueryData<Snapshot>(key(which), snapshot(opened))

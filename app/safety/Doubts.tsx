@@ -1,3 +1,4 @@
+import { WORDS_LETTERS } from '../../core/journal/contents/text-limits.ts'
 import { useId, useState } from 'react'
 import { styled } from 'styled-components'
 import type { Content } from '../../core/journal/entry.ts'
@@ -168,7 +169,7 @@ function Reason({
           {answer.hasHappened ? 'What happened' : 'Reason for continuing anyway'}
           <Input
             id={id}
-            maxLength={4000}
+            maxLength={WORDS_LETTERS}
             value={answer.why}
             onChange={(event) => onAnswer({ why: event.target.value })}
           />

@@ -1,3 +1,4 @@
+import { WORDS_LETTERS } from '../../core/journal/contents/text-limits.ts'
 import { useForm } from 'react-hook-form'
 import { Form } from 'react-aria-components'
 import { wordContent } from '../../core/schedule/task.ts'
@@ -65,7 +66,7 @@ export function TaskWordForm({
             options={times.map(({ ms, label }) => ({ value: String(ms), label }))}
           />
         )}
-        <TextField control={form.control} name="why" label="Why" problem={problem} autoFocus />
+        <TextField control={form.control} most={WORDS_LETTERS} name="why" label="Why" problem={problem} autoFocus />
         {unkept && <UnkeptNote unkept={unkept} />}
         <Line>
           <Button type="submit" isDisabled={busy}>

@@ -84,8 +84,37 @@ describe('a journal on this device', () => {
     const raw = localforage.createInstance({ name, storeName: 'journal' })
     await raw.setItem('old.000000', [{ id: 'x' }, 5])
     const entries: Entry[] = []
-    expect(await open(name).load((part) => entries.push(...part))).toEqual({ unreadable: 2 })
+    await raw.setItem('odd.000000', 'no list')
+    const store = open(name)
+    const { unreadable } = await store.load((part) => entries.push(...part))
+    expect(unreadable.map(({ value }) => value)).toEqual(['no list', { id: 'x' }, 5])
+    expect(unreadable[1]!.fault).toEqual({ path: '/logged', message: 'expected a value here; it is missing' })
     expect(entries).toEqual([entry])
+
+    // Each is mended: what it becomes is there, and it is gone, whatever else its segment holds.
+    const [instead] = some(1) as [Entry]
+    await store.mend(unreadable[0]!, [])
+    await store.mend(unreadable[1]!, [instead])
+    const after = await open(name).load(() => {})
+    expect(after.unreadable.map(({ value }) => value)).toEqual([5])
+    expect(await loaded(open(name))).toEqual([entry, instead])
+  })
+
+  test('what could not be read again is never written: where and what would be right is said', async () => {
+    const name = freshName()
+    const store = open(name)
+    const [good, other] = some(2) as [Entry, Entry]
+    const unfit = { ...other, content: { ...note('q', 1, 'x'), note: 'y'.repeat(4001) } } as Entry
+    await expect(store.append([good, unfit])).rejects.toMatchObject({
+      name: 'UnfitEntry',
+      reason: 'unfit',
+      fault: { path: '/content/note' },
+      message: expect.stringContaining('The note: expected at most 4000 letters; came 4001 letters') as string,
+    })
+    await expect(store.merge([unfit])).rejects.toMatchObject({ reason: 'unfit' })
+    expect(await loaded(open(name))).toEqual([])
+    await store.append([good])
+    expect(await loaded(open(name))).toEqual([good])
   })
 })
 

@@ -1,7 +1,8 @@
 import localforage from 'localforage'
 import type { Entry } from '../../core/journal/entry.ts'
+import type { Explained } from '../../core/schema/explain.ts'
 import { hasLocks, heldLocks, holdForPage, ifUnlocked, withLock } from './locks.ts'
-import { refusalOf, StorageRefusal } from './refusal.ts'
+import { refusalOf, StorageRefusal, UnfitEntry } from './refusal.ts'
 
 /** Entries in a segment that is still written to: each append rewrites one segment, so it stays small. */
 const OPEN_SEGMENT = 64
@@ -23,9 +24,18 @@ export type Arrival =
   /** The browser had cleared the database; what this tab held in memory was written again. */
   | { kind: 'restored'; count: number }
 
+/** A stored value that is no entry: it stays where it is until it is mended or discarded. */
+export interface Unreadable {
+  /** Segment it is stored in. */
+  key: string
+  value: unknown
+  /** Where in it, and what would be right. */
+  fault: Explained
+}
+
 export interface LoadReport {
-  /** Stored values that are not entries any more; kept where they are, shown in Records. */
-  unreadable: number
+  /** Stored values that are not entries, or not any more; kept where they are, listed in Records. */
+  unreadable: Unreadable[]
 }
 
 /**
@@ -39,7 +49,7 @@ export interface JournalStore {
   /**
    * Adds entries. Resolves once they are on disk.
    * @param held everything this tab holds: written again where the browser has cleared the database meanwhile
-   * @throws StorageRefusal when the browser would not keep them; then nothing was kept
+   * @throws UnfitEntry where one of them could not be read again, StorageRefusal when the browser would not keep them; then nothing was kept
    */
   append(entries: readonly Entry[], held?: () => readonly Entry[]): Promise<void>
   /**
@@ -55,9 +65,17 @@ export interface JournalStore {
    * @throws StorageRefusal, or what `make` threw; then everything stands as before
    */
   replace(make: (onDisk: Entry[]) => readonly Entry[] | Promise<readonly Entry[]>): Promise<void>
+  /**
+   * Takes a stored value that is no entry out of its segment, and puts entries in its place: what was mended of it.
+   * @throws StorageRefusal, and then everything stands as before
+   */
+  mend(unreadable: Unreadable, instead: readonly Entry[]): Promise<void>
   /** Hears of what other tabs do. */
   subscribe(hear: (arrival: Arrival) => void): () => void
 }
+
+/** Whether two values read from the same place are one: their text is. */
+const isSame = (a: unknown, b: unknown) => JSON.stringify(a) === JSON.stringify(b)
 
 const segmentKey = (writer: string, number: number) => `${writer}.${String(number).padStart(6, '0')}`
 const writerOf = (key: string) => key.slice(0, key.lastIndexOf('.'))
@@ -109,28 +127,37 @@ export function openJournalStore(name: string, newId: () => string): JournalStor
 
   const readEpoch = async (): Promise<string> => (await db.getItem<string>(EPOCH)) ?? ''
 
-  /** Reads segments that were not read yet; answers how many stored values are no entries. */
-  async function readSegments(read: Set<string>, take: (entries: Entry[]) => void): Promise<number> {
-    let unreadable = 0
+  /** Reads segments that were not read yet; answers the stored values that are no entries. */
+  async function readSegments(read: Set<string>, take: (entries: Entry[]) => void): Promise<Unreadable[]> {
+    const unreadable: Unreadable[] = []
     // Another tab may pack segments together meanwhile: look again until nothing new has turned up.
     for (;;) {
       const fresh = (await db.keys()).filter((key) => isSegment(key) && !read.has(key)).sort()
       if (fresh.length === 0) return unreadable
       // The checks are asked for where something is stored: the very first view does without them.
-      const { isEntry } = await import('../../core/journal/check.ts')
+      const { entryFault } = await import('../../core/journal/check.ts')
       for (const key of fresh) {
         read.add(key)
-        const stored = await db.getItem<unknown[]>(key)
-        if (!Array.isArray(stored)) continue
-        const entries = stored.filter(isEntry)
-        unreadable += stored.length - entries.length
+        const stored = await db.getItem<unknown>(key)
+        // Packed into another segment meanwhile.
+        if (stored === null) continue
+        if (!Array.isArray(stored)) {
+          unreadable.push({ key, value: stored, fault: { path: '', message: 'expected a list of entries' } })
+          continue
+        }
+        const entries: Entry[] = []
+        for (const value of stored as unknown[]) {
+          const fault = entryFault(value)
+          if (fault === null) entries.push(value as Entry)
+          else unreadable.push({ key, value, fault })
+        }
         take(entries)
       }
     }
   }
 
   async function load(take: (entries: Entry[]) => void): Promise<LoadReport> {
-    const report: LoadReport = { unreadable: 0 }
+    const report: LoadReport = { unreadable: [] }
     try {
       epoch = await readEpoch()
       founded = await db.getItem<string>(FOUNDED)
@@ -178,10 +205,20 @@ export function openJournalStore(name: string, newId: () => string): JournalStor
 
   const tell = (arrival: Arrival) => channel?.postMessage(arrival)
 
+  /** @throws UnfitEntry: what is written can be read again */
+  async function makeSureOf(entries: readonly Entry[]): Promise<void> {
+    const { entryFault } = await import('../../core/journal/check.ts')
+    for (const entry of entries) {
+      const fault = entryFault(entry)
+      if (fault) throw new UnfitEntry(fault)
+    }
+  }
+
   function append(entries: readonly Entry[], held: () => readonly Entry[] = () => []): Promise<void> {
     return inTurn(() =>
       withLock(lockName, 'shared', async () => {
         try {
+          await makeSureOf(entries)
           await makeSureOfDatabase(held)
           await makeSureOfEpoch()
           if (tail.length + entries.length > OPEN_SEGMENT && tail.length > 0) {
@@ -230,6 +267,7 @@ export function openJournalStore(name: string, newId: () => string): JournalStor
         try {
           await makeSureOfDatabase(held)
           await makeSureOfEpoch()
+          await makeSureOf(entries)
           await readSegments(new Set(), (stored) => stored.forEach(({ id }) => known.add(id)))
           fresh = entries.filter(({ id }) => !known.has(id))
           await writeSealed(fresh)
@@ -277,6 +315,30 @@ export function openJournalStore(name: string, newId: () => string): JournalStor
     )
   }
 
+  function mend({ key, value }: Unreadable, instead: readonly Entry[]): Promise<void> {
+    return inTurn(() =>
+      withLock(lockName, 'exclusive', async () => {
+        try {
+          await makeSureOf(instead)
+          const stored = await db.getItem<unknown>(key)
+          const place = Array.isArray(stored) ? stored.findIndex((one) => isSame(one, value)) : -1
+          if (place < 0 && !isSame(stored, value)) return
+          // First what it becomes, in a segment of its own: a crash between leaves both, never none.
+          await writeSealed(instead)
+          if (Array.isArray(stored))
+            await db.setItem(
+              key,
+              stored.filter((_, i) => i !== place),
+            )
+          else await db.removeItem(key)
+        } catch (error) {
+          throw refusalOf(error)
+        }
+        tell({ kind: 'appended', entries: [...instead] })
+      }),
+    )
+  }
+
   /** Packs the small segments of tabs that are gone into large ones. A crash between leaves entries twice, never none. */
   async function pack(): Promise<void> {
     await ifUnlocked(`${name}-pack`, async () => {
@@ -300,6 +362,7 @@ export function openJournalStore(name: string, newId: () => string): JournalStor
     append,
     merge,
     replace,
+    mend,
     subscribe(hear) {
       hearers.add(hear)
       return () => hearers.delete(hear)

@@ -1,5 +1,8 @@
-/** Why the browser would not keep something. */
-export type RefusalReason = 'full' | 'refused' | 'replaced'
+import { faultWords } from '../../core/journal/fault-words.ts'
+import type { Explained } from '../../core/schema/explain.ts'
+
+/** Why something was not kept. */
+export type RefusalReason = 'full' | 'refused' | 'replaced' | 'unfit'
 
 /** The browser's storage said no; nothing that was shown as kept is lost by it. */
 export class StorageRefusal extends Error {
@@ -12,10 +15,24 @@ export class StorageRefusal extends Error {
   }
 }
 
+/** An entry that could not be read again: it is never written. */
+export class UnfitEntry extends StorageRefusal {
+  /** Where in the entry, and what would be right. */
+  readonly fault: Explained
+
+  constructor(fault: Explained) {
+    super('unfit')
+    this.name = 'UnfitEntry'
+    this.fault = fault
+    this.message = `${faultWords(fault)}. This was not kept; what you typed is still here.`
+  }
+}
+
 const REASONS: Record<RefusalReason, string> = {
   full: 'This browser’s storage is full, so this was not kept. Make room on the device, or export the journal and go on elsewhere. What you typed is still here.',
   refused:
     'This browser refuses to keep data for this page (private window, blocked site data, or a fault of its storage), so this was not kept. What you typed is still here.',
+  unfit: 'A figure or a text in it is beyond what can be kept, so this was not kept. What you typed is still here.',
   replaced:
     'The journal was emptied or loaded afresh in another tab. This tab has caught up; look, then keep it again. What you typed is still here.',
 }

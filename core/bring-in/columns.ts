@@ -109,12 +109,17 @@ export function guessColumns({ header, rows }: Table): ColumnMap {
   return { columns, dayOrder: date < 0 ? 'ymd' : guessDayOrder(cellsOf(date)) }
 }
 
+/** Letters of a column's name that are kept. */
+const HEADER_LETTERS = 120
+
 /** What the columns of a table like this were last said to hold; null where none like it was brought in. */
 export function knownColumns(journal: Journal, { header }: Table): ColumnMap | null {
   const found = journal
     .ofKind('csv-columns')
     .findLast(
-      ({ content }) => content.header.length === header.length && content.header.every((name, i) => name === header[i]),
+      ({ content }) =>
+        content.header.length === header.length &&
+        content.header.every((name, i) => name === header[i]!.slice(0, HEADER_LETTERS)),
     )
   return found ? { columns: found.content.columns as ColumnRole[], dayOrder: found.content.dayOrder } : null
 }
@@ -128,7 +133,7 @@ export const columnsEntry = (
 ): ContentOf<'csv-columns'> => ({
   kind: 'csv-columns',
   happened,
-  header: header.map((name) => name.slice(0, 120)),
+  header: header.map((name) => name.slice(0, HEADER_LETTERS)),
   columns: [...columns],
   dayOrder,
 })

@@ -375,3 +375,12 @@ describe('equipment', () => {
     expect(labels(read('hall skimmer'))).toEqual(['on', 'off'])
   })
 })
+
+test('what is too long to be kept is said with what would be right, and never read as kept', () => {
+  const back = household()(`note ${'y'.repeat(4001)}`)
+  expect(back).toMatchObject({
+    state: 'unclear',
+    message: 'The note: expected at most 4000 letters; came 4001 letters',
+  })
+  expect(household()(`note ${'y'.repeat(4000)}`).state).toBe('keep')
+})

@@ -1,10 +1,13 @@
 import { animalLabel, residentsOf, tankOfAnimal, type Animal } from '../household/animals.ts'
 import type { Tank } from '../household/tanks.ts'
 import { tankById } from '../household/tanks.ts'
+import { contentFault } from '../journal/check.ts'
 import type { Content, ContentOf } from '../journal/entry.ts'
+import { faultWords } from '../journal/fault-words.ts'
 import { hasDecimalComma } from '../numbers/locale.ts'
 import { iso } from '../time/zone.ts'
 import { readEquipment } from './equipment.ts'
+import { boundsFault } from '../schema/bounds.ts'
 import { isGuarded } from '../safety/guarded-kinds.ts'
 import { answerAtEnd, guarded, type Asked } from './guarded.ts'
 import { candidatesOf, completeName, findName } from './names.ts'
@@ -43,11 +46,21 @@ export function readLine(line: string, context: LogContext): ReadBack {
   const tokens = tokenize(line, hasDecimalComma(context.locale))
   const completions = completionsOf(line, tokens, context)
   if (tokens.length === 0) return { state: 'empty', completions }
-  const read = readTokens(line, tokens, context)
+  const read = fitting(readTokens(line, tokens, context))
   if (!isStop(read)) return { state: 'keep', ...read, completions }
   return read.stop === 'choose'
     ? { state: 'choose', question: read.question, choices: read.choices, completions }
     : { state: 'unclear', message: read.message, choices: read.choices, completions }
+}
+
+/** What would be kept, once it fits what a journal can hold: a name, a note or a figure may be too long. */
+function fitting(read: Kept | Stop): Kept | Stop {
+  if (isStop(read)) return read
+  for (const content of read.contents) {
+    const fault = boundsFault(content) ?? contentFault(content)
+    if (fault) return unclear(faultWords(fault))
+  }
+  return read
 }
 
 function readTokens(line: string, all: readonly Token[], context: LogContext): Kept | Stop {

@@ -28,6 +28,23 @@ describe('when', () => {
     expect(back.state === 'keep' ? back.contents[0]!.happened : back.state).toBe(expected)
   })
 
+  test('“ago” beyond a year asks for the day, and the day written out is kept', () => {
+    const back = read('quar no3 5 500 days ago')
+    expect(labels(back)).toEqual(['11 July 2025'])
+    const chosen = back.state === 'choose' ? back.choices[0]!.text : ''
+    expect(at(chosen)).toBe('2025-07-11T18:30:00.000Z')
+  })
+
+  test.each([
+    'quar no3 5 1e13 days ago',
+    'quar no3 5 99999999999999999999 days ago',
+    `quar no3 5 ${'9'.repeat(400)} min ago`,
+    'quar no3 5 4000000 days ago',
+    'quar no3 5 1066-10-14 12:00',
+  ])('%s is no time of this household', (line) => {
+    expect(read(line).state).toBe('unclear')
+  })
+
   test('a date that could be two days is asked about', () => {
     expect(labels(read('quar cu 2.1 11/10 21:00'))).toEqual(['10 November 2026', '11 October 2026'])
   })

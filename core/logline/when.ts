@@ -1,4 +1,14 @@
-import { MS_PER_DAY, MS_PER_HOUR, MS_PER_MINUTE, dayFromText, dayText, weekdayOf, type Day } from '../time/zone.ts'
+import { LIFE_MS, LIFE_YEARS, MS_PER_YEAR } from '../time/life.ts'
+import {
+  MS_PER_DAY,
+  MS_PER_HOUR,
+  MS_PER_MINUTE,
+  dayFromText,
+  dayText,
+  weekdayOf,
+  type Day,
+  type ZoneClock,
+} from '../time/zone.ts'
 import { replaceToken, type Token } from './tokens.ts'
 import { choose, isStop, unclear, type LogContext, type Stop } from './types.ts'
 
@@ -131,6 +141,26 @@ function agoAtEnd(tokens: readonly Token[]): { ms: number; words: number } | nul
   }
 }
 
+const tooLongAgo = () => unclear(`that is more than ${LIFE_YEARS} years ago: which day is meant`)
+
+/** `3 h ago`; more than a year ago the day itself is asked for, written out it counts as meant. */
+function agoTimed(
+  line: string,
+  tokens: readonly Token[],
+  now: number,
+  ago: { ms: number; words: number },
+  clock: ZoneClock,
+): Timed | Stop {
+  const at = now - ago.ms
+  if (!(ago.ms <= LIFE_MS)) return tooLongAgo()
+  const rest = tokens.slice(0, -ago.words)
+  if (ago.ms <= MS_PER_YEAR) return { at, rest, notices: [] }
+  const [day, minute] = [clock.dayOf(at), clock.minuteOf(at)]
+  return choose(`that is ${dateWords(day)}, more than a year ago: is it meant?`, [
+    { label: dateWords(day), text: `${line.slice(0, rest.at(-1)?.to ?? 0)} ${dayText(day)} ${hhmm(minute)}` },
+  ])
+}
+
 const hhmm = (minutes: number) =>
   `${String(Math.floor(minutes / 60)).padStart(2, '0')}:${String(minutes % 60).padStart(2, '0')}`
 
@@ -142,7 +172,7 @@ export function readWhen(line: string, tokens: readonly Token[], { now, settings
   const { clock } = settings
   const today = clock.dayOf(now)
   const ago = agoAtEnd(tokens)
-  if (ago) return { at: now - ago.ms, rest: tokens.slice(0, -ago.words), notices: [] }
+  if (ago) return agoTimed(line, tokens, now, ago, clock)
   let rest = tokens.slice()
   if (rest.at(-1)?.key === 'now' && rest.length > 1)
     return { at: now, rest: rest.slice(0, rest.at(-2)?.key === 'just' ? -2 : -1), notices: [] }
@@ -175,6 +205,7 @@ export function readWhen(line: string, tokens: readonly Token[], { now, settings
 
   function timed(minutes: number): Timed | Stop {
     const at = clock.instantAt(day, minutes)
+    if (at < now - LIFE_MS) return tooLongAgo()
     if (clock.minuteOf(at) !== minutes % MINUTES_PER_DAY)
       return unclear(`${hhmm(minutes)} did not happen that night: the clocks went forward`, [
         { label: hhmm(clock.minuteOf(at)), text: `${body} ${dayWord} ${hhmm(clock.minuteOf(at))}` },

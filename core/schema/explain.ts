@@ -49,6 +49,8 @@ const ARTICLE: Record<string, string> = {
   null: 'null',
 }
 
+const letters = (count: unknown) => `${String(count)} ${count === 1 ? 'letter' : 'letters'}`
+
 const COMPARISON: Record<string, string> = { '>': 'over', '>=': 'at least', '<': 'under', '<=': 'at most' }
 
 /**
@@ -96,12 +98,20 @@ export function explain(error: SchemaError, root: unknown): Explained {
         path,
         message: `expected an instant such as 2026-11-23T18:30:00Z, on a date that exists; ${came}`,
       }
-    case 'minItems':
     case 'minLength':
+      return { path, message: `expected at least ${letters(params['limit'])}; ${came}` }
+    case 'maxLength':
+      return {
+        path,
+        message: `expected at most ${letters(params['limit'])}; came ${letters([...String(at(root, path))].length)}`,
+      }
+    case 'minItems':
       return { path, message: `expected at least ${String(params['limit'])}; ${came}` }
     case 'maxItems':
-    case 'maxLength':
-      return { path, message: `expected at most ${String(params['limit'])}; ${came}` }
+      return {
+        path,
+        message: `expected at most ${String(params['limit'])}; came ${(at(root, path) as unknown[]).length}`,
+      }
     case 'pattern':
       return { path, message: `expected only letters, digits, "_" and "-"; ${came}` }
     default:

@@ -1,3 +1,4 @@
+import { NAME_LETTERS } from '../../../core/journal/contents/text-limits.ts'
 import { useId, useState } from 'react'
 import { styled } from 'styled-components'
 import { trainingOf } from '../../../core/arrivals/introductions/introductions.ts'
@@ -66,6 +67,7 @@ export function TrainingForm({ animal, tankId, onDone }: { animal: Animal; tankI
         <Input
           id={`${id}-food`}
           value={food}
+          maxLength={NAME_LETTERS}
           placeholder="mysis"
           autoComplete="off"
           onChange={(event) => setFood(event.target.value)}
@@ -76,6 +78,7 @@ export function TrainingForm({ animal, tankId, onDone }: { animal: Animal; tankI
         <Input
           id={`${id}-place`}
           value={place}
+          maxLength={NAME_LETTERS}
           placeholder="food clip"
           autoComplete="off"
           onChange={(event) => setPlace(event.target.value)}

@@ -1,3 +1,4 @@
+import { WORDS_LETTERS } from '../../../core/journal/contents/text-limits.ts'
 import { useState } from 'react'
 import { Form } from 'react-aria-components'
 import { useForm } from 'react-hook-form'
@@ -209,7 +210,7 @@ function StopForm({ plan, onDone }: FormProps) {
     <Form onSubmit={(event) => void send(event)}>
       <Stack $gap={12}>
         <Small>{stopWords(plan)}</Small>
-        <TextField control={form.control} name="why" label="Why" problem={problem} autoFocus />
+        <TextField control={form.control} most={WORDS_LETTERS} name="why" label="Why" problem={problem} autoFocus />
         {unkept && <UnkeptNote unkept={unkept} />}
         <Line>
           <Button type="submit" isDisabled={busy}>

@@ -1,3 +1,4 @@
+import { WORDS_LETTERS } from '../../../core/journal/contents/text-limits.ts'
 import { useState } from 'react'
 import { Form } from 'react-aria-components'
 import { useForm } from 'react-hook-form'
@@ -93,7 +94,7 @@ function RuleOut({ onRuled, onDone }: { onRuled: (why: string) => Promise<unknow
   return (
     <Form onSubmit={(event) => void send(event)}>
       <Stack $gap={10} style={{ paddingTop: 8 }}>
-        <TextField control={form.control} name="why" label="Why" problem={problem} autoFocus />
+        <TextField control={form.control} most={WORDS_LETTERS} name="why" label="Why" problem={problem} autoFocus />
         <Line>
           <Button type="submit">Rule it out</Button>
           <PlainButton onPress={onDone}>cancel</PlainButton>

@@ -1,3 +1,4 @@
+import { WORDS_LETTERS } from '../../../core/journal/contents/text-limits.ts'
 import { useState } from 'react'
 import { Form } from 'react-aria-components'
 import { useForm } from 'react-hook-form'
@@ -64,7 +65,7 @@ export function Experiments({ one }: { one: Case }) {
       {running && one.ended === null && (
         <Form onSubmit={(event) => void look(event)}>
           <Line style={{ alignItems: 'end' }}>
-            <TextField control={seen.control} name="words" label="What was seen" />
+            <TextField control={seen.control} most={WORDS_LETTERS} name="words" label="What was seen" />
             <Button type="submit">Keep it</Button>
           </Line>
         </Form>
@@ -80,6 +81,7 @@ export function Experiments({ one }: { one: Case }) {
           <Stack $gap={12} style={{ paddingTop: 12 }}>
             <TextField
               control={form.control}
+              most={WORDS_LETTERS}
               name="words"
               label="What is changed"
               problem={problems['words']}

@@ -1,3 +1,4 @@
+import { WORDS_LETTERS } from '../../../core/journal/contents/text-limits.ts'
 import { useDeferredValue, useId, useState } from 'react'
 import { styled } from 'styled-components'
 import type { Answer, CaseTable } from '../../../core/catalogue/diagnosis/diagnosis.types.ts'
@@ -164,6 +165,7 @@ export function SignBoard({ table, subject, answers, known, own, onAnswer, micro
         <Search
           id={searchId}
           type="search"
+          maxLength={WORDS_LETTERS}
           value={words}
           onChange={(event) => setWords(event.target.value)}
           placeholder="white spots, breathing fast"

@@ -15,7 +15,7 @@ import {
 import { shelfOf } from '../../../core/household/shelf.ts'
 import { tankById, tanksOf } from '../../../core/household/tanks.ts'
 import { figureShown, figureTyped } from '../../fields/figure-text.ts'
-import { described, FieldShell, inputShape } from '../../fields/shell.tsx'
+import { FIGURE_LETTERS, described, FieldShell, inputShape } from '../../fields/shell.tsx'
 import { useHousehold } from '../../journal/provider.tsx'
 import { FieldGrid, Page } from '../../look/page.ts'
 import { Quiet, Small, Stack, Title } from '../../look/text.ts'
@@ -338,6 +338,7 @@ function FieldInput({
           <Input
             {...shared}
             value={figureShown(value)}
+            maxLength={FIGURE_LETTERS}
             onChange={(event) => onChange(figureTyped(event.target.value))}
             inputMode="decimal"
             autoComplete="off"

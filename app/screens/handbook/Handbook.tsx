@@ -1,3 +1,4 @@
+import { NAME_LETTERS } from '../../../core/journal/contents/text-limits.ts'
 import { useDeferredValue, useEffect, useState, type ReactNode } from 'react'
 import { Link } from 'react-aria-components'
 import { useLocation, useParams, useSearchParams } from 'react-router'
@@ -145,6 +146,7 @@ export function Handbook() {
             <Look
               id="look-up"
               type="search"
+              maxLength={NAME_LETTERS}
               value={text}
               onChange={(event) => setText(event.target.value)}
               placeholder="copper, velvet, dinos"

@@ -5,7 +5,7 @@ import { Button } from '../../look/buttons.ts'
 import { Bar, Facts, Heading, Small, Stack } from '../../look/text.ts'
 import type { Which } from '../../journal/which.ts'
 import { hasLocks } from '../../storage/locks.ts'
-import { fixed, listed, plural } from '../../../core/words/numbers.ts'
+import { fixed, listed } from '../../../core/words/numbers.ts'
 
 const MB = 1_000_000
 
@@ -45,7 +45,7 @@ function usePhotosHere(which: Which, revision: number): ReadonlySet<string> | un
 
 /** Where the journal lies, how much room it takes, and whether the browser may throw it away. */
 export function OnThisDevice() {
-  const { journal, unreadable, which, revision } = useHousehold()
+  const { journal, which, revision } = useHousehold()
   const photos = usePhotosHere(which, revision)
   const named = journal.ofKind('photo')
   const films = journal.ofKind('clip')
@@ -104,12 +104,6 @@ export function OnThisDevice() {
             <Button onPress={() => void protect()}>Protect the journal</Button>
           </div>
         </Stack>
-      )}
-      {unreadable > 0 && (
-        <Bar $tone="act">
-          {plural(unreadable, 'stored value')} could not be read as entries; they were left where they are, and an
-          export does not hold them.
-        </Bar>
       )}
       {lacking.length > 0 && (
         <Bar $tone="soon">

@@ -1,3 +1,4 @@
+import { useSearchParams } from 'react-router'
 import { styled } from 'styled-components'
 import { exportToFile } from '../../journal/exporting.ts'
 import { ImportFile } from '../../journal/ImportFile.tsx'
@@ -10,6 +11,7 @@ import { downloadText } from '../../storage/download.ts'
 import { plural } from '../../../core/words/numbers.ts'
 import { readingsCsv } from './csv.ts'
 import { DaysAway, PlanOut } from './PlanOut.tsx'
+import { CouldNotRead } from './CouldNotRead.tsx'
 import { HouseRecord } from './HouseRecord.tsx'
 import { OnThisDevice } from './OnThisDevice.tsx'
 import { SettingsForm } from './SettingsForm.tsx'
@@ -47,6 +49,9 @@ const Which_ = styled.button`
 export function Records() {
   const { journal, settings, which } = useHousehold()
   const { show } = useShown()
+  const [params] = useSearchParams()
+  // Where the journal holds something that breaks what is worked out from it, nothing is worked out: it can be carried out all the same.
+  const isSafe = params.has('safe')
   const saveCsv = () => downloadText(`brinvo-${which}-readings.csv`, readingsCsv(journal, settings), 'text/csv')
   return (
     <Page>
@@ -81,7 +86,8 @@ export function Records() {
               <Button onPress={saveCsv}>Readings as CSV</Button>
             </Line>
           </Section>
-          <PlanOut />
+          <CouldNotRead />
+          {!isSafe && <PlanOut />}
           <Section>
             <Heading>Bring one in</Heading>
             <Small>What the file adds is shown before anything is kept. The same file twice adds nothing.</Small>
@@ -93,11 +99,17 @@ export function Records() {
           </Section>
         </Stack>
         <Stack $gap={32}>
-          <DaysAway />
-          <div>
-            <ButtonLink href="/records/minder">A sheet for whoever minds the tanks</ButtonLink>
-          </div>
-          <HouseRecord />
+          {isSafe ? (
+            <Small>Only what is needed to carry the journal out or bring one in is shown here.</Small>
+          ) : (
+            <>
+              <DaysAway />
+              <div>
+                <ButtonLink href="/records/minder">A sheet for whoever minds the tanks</ButtonLink>
+              </div>
+              <HouseRecord />
+            </>
+          )}
           <OnThisDevice />
           <StartOver />
         </Stack>

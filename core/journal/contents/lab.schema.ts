@@ -22,10 +22,10 @@ export const LabResult = content(
 export const CsvColumns = content(
   'csv-columns',
   {
-    header: Type.Array(Type.String({ maxLength: 120 }), { minItems: 1, maxItems: 200 }),
+    header: Type.Array(Type.String({ maxLength: 120 }), { minItems: 1, maxItems: 2000 }),
     columns: Type.Array(Type.String({ maxLength: 60 }), {
       minItems: 1,
-      maxItems: 200,
+      maxItems: 2000,
       description: 'what each column holds, in the order of the header',
     }),
     dayOrder: oneOf(['ymd', 'dmy', 'mdy'] as const),

@@ -1,13 +1,14 @@
 import Type, { type TProperties } from 'typebox'
 import { instant, strict } from '../../schema/types.ts'
+import { NAME_LETTERS, WORDS_LETTERS } from './text-limits.ts'
 
 /** Names something within the journal. */
 export const id = (description?: string) =>
   Type.String({ minLength: 1, maxLength: 64, pattern: '^[A-Za-z0-9_-]+$', ...(description && { description }) })
 export const name = (description?: string) =>
-  Type.String({ minLength: 1, maxLength: 80, ...(description && { description }) })
+  Type.String({ minLength: 1, maxLength: NAME_LETTERS, ...(description && { description }) })
 export const words = (description?: string) =>
-  Type.String({ minLength: 1, maxLength: 4000, ...(description && { description }) })
+  Type.String({ minLength: 1, maxLength: WORDS_LETTERS, ...(description && { description }) })
 export const count = (description?: string) =>
   Type.Integer({ minimum: 1, maximum: 100_000, ...(description && { description }) })
 export const finiteValue = () => Type.Number()

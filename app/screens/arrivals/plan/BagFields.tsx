@@ -20,7 +20,7 @@ import { gallonsOf } from '../../../../core/household/settings.ts'
 import { momentBeside } from '../../../../core/time/words.ts'
 import type { WaterFigure } from '../../../../core/arrivals/run/water.ts'
 import { figureShown, figureTyped } from '../../../fields/figure-text.ts'
-import { described, FieldShell, inputShape } from '../../../fields/shell.tsx'
+import { FIGURE_LETTERS, described, FieldShell, inputShape } from '../../../fields/shell.tsx'
 import { useNow } from '../../../frame/now.tsx'
 import { useHousehold } from '../../../journal/provider.tsx'
 import { HandbookLink } from '../../../look/HandbookLink.tsx'
@@ -126,6 +126,7 @@ const FigureInput = memo(function FigureInput({
         <Input
           {...described(id, hint, fault)}
           value={figureShown(value)}
+          maxLength={FIGURE_LETTERS}
           placeholder={taken}
           inputMode="decimal"
           autoComplete="off"

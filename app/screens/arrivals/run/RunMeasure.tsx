@@ -14,7 +14,7 @@ import { mindsSalinity } from '../../../../core/acclimation/limits.ts'
 import type { ContentOf } from '../../../../core/journal/entry.ts'
 import { iso } from '../../../../core/time/zone.ts'
 import { figureShown, figureTyped } from '../../../fields/figure-text.ts'
-import { described, FieldShell, inputShape } from '../../../fields/shell.tsx'
+import { FIGURE_LETTERS, described, FieldShell, inputShape } from '../../../fields/shell.tsx'
 import { thisInstant } from '../../../frame/now.tsx'
 import { useKeeping, UnkeptNote } from '../../../journal/keeping.tsx'
 import { useHousehold } from '../../../journal/provider.tsx'
@@ -123,6 +123,7 @@ function Figure({
       <Input
         {...described(id, undefined, fault)}
         value={figureShown(value)}
+        maxLength={FIGURE_LETTERS}
         inputMode="decimal"
         autoComplete="off"
         onChange={(event) => onChange(figureTyped(event.target.value))}

@@ -1,3 +1,4 @@
+import { WORDS_LETTERS } from '../../../../core/journal/contents/text-limits.ts'
 import { useEffect, useMemo, useRef, useState } from 'react'
 import { Link } from 'react-aria-components'
 import { useParams } from 'react-router'
@@ -320,6 +321,7 @@ function StopRun({ run }: { run: Run }) {
         <Small as="span">Why it stops</Small>{' '}
         <input
           value={why}
+          maxLength={WORDS_LETTERS}
           onChange={(event) => setWhy(event.target.value)}
           style={{ minHeight: 44, padding: '6px 10px', font: 'inherit' }}
         />

@@ -1,3 +1,4 @@
+import { NAME_LETTERS } from '../../../../core/journal/contents/text-limits.ts'
 import { useState } from 'react'
 import { styled } from 'styled-components'
 import type { Subject } from '../../../../core/bench/subjects.ts'
@@ -86,7 +87,7 @@ export function SubjectsField({
             <Line $gap={10} style={{ alignItems: 'flex-end' }}>
               <Another>
                 Name another {kinds[0]}
-                <Input value={name} maxLength={80} onChange={(event) => setName(event.target.value)} />
+                <Input value={name} maxLength={NAME_LETTERS} onChange={(event) => setName(event.target.value)} />
               </Another>
               <Button type="submit" isDisabled={busy || name.trim() === ''}>
                 Add it

@@ -1,3 +1,4 @@
+import { WORDS_LETTERS } from '../../../../core/journal/contents/text-limits.ts'
 import { useEffect, useRef, useState } from 'react'
 import { styled } from 'styled-components'
 import { amountOf } from '../../../../core/bench/amounts.ts'
@@ -210,7 +211,12 @@ export function Running({ run, netL, nameOf }: { run: BenchRun; netL: number | n
       {(skipping || refusal?.passes === 'reason') && (
         <Stack $gap={8}>
           <label htmlFor="bench-why">Reason for continuing anyway</label>
-          <Why id="bench-why" value={values['why'] ?? ''} onChange={(event) => change('why', event.target.value)} />
+          <Why
+            id="bench-why"
+            maxLength={WORDS_LETTERS}
+            value={values['why'] ?? ''}
+            onChange={(event) => change('why', event.target.value)}
+          />
         </Stack>
       )}
       {unkept && <UnkeptNote unkept={unkept} />}

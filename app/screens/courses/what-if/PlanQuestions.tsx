@@ -17,7 +17,7 @@ import { dayBeside } from '../../../../core/time/words.ts'
 import { shownUnit, toKept } from '../../../../core/words/measure.ts'
 import { figures, listed, plural } from '../../../../core/words/numbers.ts'
 import { figureShown, figureTyped } from '../../../fields/figure-text.ts'
-import { inputShape } from '../../../fields/shell.tsx'
+import { FIGURE_LETTERS, inputShape } from '../../../fields/shell.tsx'
 import { useNow } from '../../../frame/now.tsx'
 import { useHousehold } from '../../../journal/provider.tsx'
 import { PlainButton } from '../../../look/buttons.ts'
@@ -83,6 +83,7 @@ function IfFound({ plan, asked }: { plan: CoursePlan; asked: readonly Asked[] })
         <Short
           id={id}
           value={figureShown(text)}
+          maxLength={FIGURE_LETTERS}
           onChange={(event) => setText(figureTyped(event.target.value))}
           inputMode="decimal"
         />

@@ -6,7 +6,7 @@ import { dayAs, timeOf } from '../../../../core/time/words.ts'
 import { dayFromText, dayText, MS_PER_DAY } from '../../../../core/time/zone.ts'
 import { PARASITE_NAMES, riskText } from '../../../courses/words.ts'
 import { figureShown, figureTyped } from '../../../fields/figure-text.ts'
-import { inputShape } from '../../../fields/shell.tsx'
+import { FIGURE_LETTERS, inputShape } from '../../../fields/shell.tsx'
 import { thisInstant } from '../../../frame/now.tsx'
 import { useHousehold } from '../../../journal/provider.tsx'
 import { Small } from '../../../look/text.ts'
@@ -78,6 +78,7 @@ export function AskFigure({
       <Short
         id={id}
         value={figureShown(text)}
+        maxLength={FIGURE_LETTERS}
         onChange={(event) => onText(figureTyped(event.target.value))}
         inputMode="decimal"
         {...(name !== undefined && { 'aria-label': name })}

@@ -1,3 +1,4 @@
+import { WORDS_LETTERS } from '../../../../core/journal/contents/text-limits.ts'
 import { useForm } from 'react-hook-form'
 import { SIGNS } from '../../../../core/catalogue/sign.ts'
 import { animalById, animalLabel, residentsOf, tankOfAnimal, type Animal } from '../../../../core/household/animals.ts'
@@ -309,7 +310,12 @@ export function LossForm({ tank, day, correcting, onDone }: FormProps<ContentOf<
               problem={problems['count']}
             />
           )}
-          <TextField control={form.control} name="cause" label={died ? 'Cause, if known' : 'To whom'} />
+          <TextField
+            control={form.control}
+            most={WORDS_LETTERS}
+            name="cause"
+            label={died ? 'Cause, if known' : 'To whom'}
+          />
         </>
       )}
     </EntryForm>

@@ -8,6 +8,8 @@ import type { Day } from '../../../../core/time/zone.ts'
 import { readWhenFields, whenOf, WhenFields, whenOn, type WhenValues } from '../../../fields/when.tsx'
 import type { Problem, Problems } from '../../../fields/shell.tsx'
 import { DraftNote, useFormDraft } from '../../../fields/form-draft.tsx'
+import { faultProperty } from '../../../../core/journal/fault-words.ts'
+import { UnfitEntry } from '../../../storage/refusal.ts'
 import { thisInstant, useNow } from '../../../frame/now.tsx'
 import { useKeeping, UnkeptNote } from '../../../journal/keeping.tsx'
 import { useHousehold } from '../../../journal/provider.tsx'
@@ -104,14 +106,19 @@ export function EntryForm<V extends FieldValues & WhenValues>({
     draft.forget()
     onDone()
   })
+  // What could not be kept is said beside its field, where the form has one of that name.
+  const unfit = unkept?.refusal instanceof UnfitEntry ? unkept.refusal : null
+  const field = unfit && faultProperty(unfit.fault.path)
+  const isBesideField = field !== null && field in form.getValues()
+  const shown: Problems = isBesideField ? { ...problems, [field]: { message: unfit!.fault.message } } : problems
   return (
     <Form onSubmit={(event) => void send(event)}>
       <Stack $gap={18}>
         <DraftNote draft={draft} />
-        {children(problems)}
-        <WhenFields control={form.control as never} problems={problems} />
+        {children(shown)}
+        <WhenFields control={form.control as never} problems={shown} />
         <DoubtList doubts={doubts} />
-        {unkept && <UnkeptNote unkept={unkept} />}
+        {unkept && !isBesideField && <UnkeptNote unkept={unkept} />}
         <Row>
           <PrimaryButton type="submit" isDisabled={busy}>
             {correcting ? 'Keep the correction' : act}
