@@ -4,6 +4,7 @@ import { startInWords } from '../../core/courses/course.ts'
 import type { Content, Entry } from '../../core/journal/entry.ts'
 import { Journal } from '../../core/journal/journal.ts'
 import { openJournalStore, type JournalStore, type Unreadable } from '../storage/journal-store.ts'
+import { dropCountsOf } from '../storage/press-store.ts'
 import { openPhotoStore, type PhotoStore } from '../storage/photo-store.ts'
 import type { Ports } from '../ports.ts'
 import type { Which } from './which.ts'
@@ -103,6 +104,7 @@ export async function loadSampleAfresh(ports: Ports): Promise<void> {
   // What was photographed in the old sample belongs to nothing any more.
   await photosOf('sample').clear()
   await clipsOf('sample').clear()
+  await dropCountsOf('sample')
 }
 
 const MS = 1

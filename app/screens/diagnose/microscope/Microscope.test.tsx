@@ -133,6 +133,7 @@ describe('the tally', () => {
     press('f')
     fireEvent.keyDown(document.body, { key: 'Backspace' })
     expect(await screen.findByText('27 %')).toBeInTheDocument()
+    await waitFor(() => expect(button('Keep the tally with the case')).toBeEnabled())
     await user.click(button('Keep the tally with the case'))
     await waitFor(() => expect(lines('tally')).toHaveLength(1))
     expect(lines('tally')[0]).toMatchObject({

@@ -14,6 +14,7 @@ import { OBJECTIVES } from '../../../../../core/microscope/scale.ts'
 import { iso } from '../../../../../core/time/zone.ts'
 import { figures, percentSpan, percentText, plural } from '../../../../../core/words/numbers.ts'
 import { useDraft } from '../../../../fields/draft.ts'
+import { usePresses } from '../../../../fields/usePresses.ts'
 import { numberIn } from '../../../../fields/number-in.ts'
 import { thisInstant } from '../../../../frame/now.tsx'
 import { isTyping } from '../../../../frame/shortcuts.ts'
@@ -82,7 +83,8 @@ export function Tally({ subject }: { subject: MicroscopeSubject }) {
   const { journal, which } = useHousehold()
   const [values, change, forget] = useDraft(`${which}-tally-${tank.id}-${one?.id ?? ''}`)
   const [kept, setKept] = useState<string | null>(null)
-  const presses = values['presses'] ?? ''
+  const count = usePresses(`${which}-tally-${tank.id}-${one?.id ?? ''}`, (id) => journal.entry(id) !== undefined)
+  const { presses, change: changePresses } = count
   const times = OBJECTIVES.find(({ times: of }) => String(of) === values['times'])?.times ?? 10
   const { spots, fieldsDone } = spotsOf(presses)
   const now = counted(spots)
@@ -90,13 +92,13 @@ export function Tally({ subject }: { subject: MicroscopeSubject }) {
   const inSpot = presses.slice(presses.lastIndexOf('s') + 1)
   const press = useCallback(
     (one: Press) => {
-      change('presses', (before) => before + one)
+      changePresses((before) => before + one)
       setKept(null)
       if ('vibrate' in navigator) navigator.vibrate(FELT[one])
     },
-    [change],
+    [changePresses],
   )
-  const takeBack = useCallback(() => change('presses', (before) => before.slice(0, -1)), [change])
+  const takeBack = useCallback(() => changePresses((before) => before.slice(0, -1)), [changePresses])
   useEffect(() => {
     const onKey = (event: KeyboardEvent) => {
       if (event.ctrlKey || event.metaKey || event.altKey || isTyping(event.target)) return
@@ -118,7 +120,7 @@ export function Tally({ subject }: { subject: MicroscopeSubject }) {
   const { lengthsUm, problem } = readLengths(values['lengths'] ?? '', scaleProblem === null ? umPerDivision! : 1)
   const keep = async () => {
     const course = one && courseForCase(journal, one.id)
-    const [entry] = entriesOf(journal, [
+    const [stamped] = entriesOf(journal, [
       {
         kind: 'tally',
         happened: iso(thisInstant()),
@@ -130,9 +132,12 @@ export function Tally({ subject }: { subject: MicroscopeSubject }) {
         ...(lengthsUm.length > 0 && { lengthsUm }),
       },
     ])
-    if (await keeping.run((household) => household.keepEntries([entry!]), [entry!])) {
+    // Under the id that its presses have on disk: closed between the two, it is not counted again.
+    const entry = { ...stamped!, id: count.entryId }
+    if (await keeping.run((household) => household.keepEntries([entry]), [entry])) {
+      count.forget()
       forget()
-      setKept(entry!.id)
+      setKept(entry.id)
     }
   }
   return (
@@ -189,6 +194,11 @@ export function Tally({ subject }: { subject: MicroscopeSubject }) {
             </Key>
           ))}
         </Keys>
+        {count.refusal && (
+          <Bar $tone="act" role="alert">
+            {count.refusal.message}
+          </Bar>
+        )}
         <Line $gap={12}>
           <Button onPress={() => press('f')}>
             Next field <Cap>N</Cap>
@@ -199,7 +209,7 @@ export function Tally({ subject }: { subject: MicroscopeSubject }) {
           <PlainButton onPress={takeBack} isDisabled={presses === ''}>
             take the last back <Cap>⌫</Cap>
           </PlainButton>
-          {presses !== '' && <PlainButton onPress={() => change('presses', '')}>count again from nothing</PlainButton>}
+          {presses !== '' && <PlainButton onPress={() => changePresses(() => '')}>count again from nothing</PlainButton>}
         </Line>
         <Lengths
           text={values['lengths'] ?? ''}
@@ -218,7 +228,7 @@ export function Tally({ subject }: { subject: MicroscopeSubject }) {
           <Result counted={now} />
           <Line style={{ paddingTop: 12 }}>
             <PrimaryButton
-              isDisabled={keeping.busy || spots.length === 0 || problem !== null || scaleProblem !== null}
+              isDisabled={keeping.busy || count.isPending || spots.length === 0 || problem !== null || scaleProblem !== null}
               onPress={() => void keep()}
             >
               Keep the tally{one ? ' with the case' : ''}
