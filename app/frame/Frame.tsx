@@ -23,6 +23,7 @@ const Welcome = lazy(async () => ({ default: (await import('../screens/first-run
 const OpenBench = lazy(async () => ({ default: (await import('../bench/OpenBench.tsx')).OpenBench }))
 const DeviceBar = lazy(async () => ({ default: (await import('../devices/DeviceBar.tsx')).DeviceBar }))
 const CopperBar = lazy(async () => ({ default: (await import('../safety/CopperBar.tsx')).CopperBar }))
+const OpeningNotes = lazy(async () => ({ default: (await import('./OpeningNotes.tsx')).OpeningNotes }))
 const RunBar = lazy(async () => ({ default: (await import('../arrivals/RunBar.tsx')).RunBar }))
 const ShortcutList = lazy(async () => ({ default: (await import('./ShortcutList.tsx')).ShortcutList }))
 
@@ -173,7 +174,7 @@ function useNewScreen(main: React.RefObject<HTMLElement | null>): () => void {
 const isAtBench = (pathname: string) => /^\/bench\/(?!begin\/)/.test(pathname)
 
 function Inside({ notices }: { notices: ReactNode }) {
-  const { journal, which } = useHousehold()
+  const { journal, which, recovered, unreadable } = useHousehold()
   const [showKeys, setShowKeys] = useState(false)
   const main = useRef<HTMLElement>(null)
   useShortcuts({ showKeys: () => setShowKeys(true) })
@@ -185,6 +186,11 @@ function Inside({ notices }: { notices: ReactNode }) {
       <div>
         <Header />
         {notices}
+        {(recovered !== null || unreadable.length > 0) && (
+          <Suspense fallback={null}>
+            <OpeningNotes key={which} />
+          </Suspense>
+        )}
         <ClockWarning />
         {hasMetCopper(journal) && (
           <Suspense fallback={null}>

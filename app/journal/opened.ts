@@ -3,7 +3,7 @@ import { loadDefinitions } from '../../core/catalogue/courses/load-definitions.t
 import { startInWords } from '../../core/courses/course.ts'
 import type { Content, Entry } from '../../core/journal/entry.ts'
 import { Journal } from '../../core/journal/journal.ts'
-import { openJournalStore, type JournalStore, type Unreadable } from '../storage/journal-store.ts'
+import { openJournalStore, type JournalStore, type Recovered, type Unreadable } from '../storage/journal-store.ts'
 import { dropCountsOf } from '../storage/press-store.ts'
 import { openPhotoStore, type PhotoStore } from '../storage/photo-store.ts'
 import type { Ports } from '../ports.ts'
@@ -16,6 +16,8 @@ export interface Opened {
   store: JournalStore
   /** Stored values that could not be read as entries. */
   unreadable: readonly Unreadable[]
+  /** What was half done when the browser was closed, and what became of it; null where nothing was. */
+  recovered: Recovered | null
   /** How many entries were here when the journal was last open and are gone: the browser has cleared them. */
   clearedEntries: number
 }
@@ -82,7 +84,7 @@ export async function openJournal(which: Which, ports: Ports): Promise<Opened> {
   )
   const heldLast = which === 'mine' ? heldBefore() : 0
   const loading: Promise<void>[] = []
-  const { unreadable } = await store.load((entries) => {
+  const { unreadable, recovered } = await store.load((entries) => {
     loading.push(loadDefinitionsOf(entries))
     journal.add(entries)
   })
@@ -94,7 +96,7 @@ export async function openJournal(which: Which, ports: Ports): Promise<Opened> {
     journal.add(entries)
   }
   if (which === 'mine' && journal.size > 0) rememberHeld(journal.size)
-  return { which, journal, store, unreadable, clearedEntries: journal.size === 0 ? heldLast : 0 }
+  return { which, journal, store, unreadable, recovered, clearedEntries: journal.size === 0 ? heldLast : 0 }
 }
 
 /** Puts a fresh sample, relative to now, in place of the one on the device. */

@@ -6,7 +6,8 @@ import type { Journal } from '../../core/journal/journal.ts'
 import { NowSinceEntry } from '../frame/now.tsx'
 import type { Ports } from '../ports.ts'
 import { useAsked, type Ask } from '../safety/useAsked.tsx'
-import type { Unreadable } from '../storage/journal-store.ts'
+import type { Recovered, Unreadable } from '../storage/journal-store.ts'
+import { dropCountsOf } from '../storage/press-store.ts'
 import { StorageRefusal, refusalOf } from '../storage/refusal.ts'
 import {
   append,
@@ -126,6 +127,8 @@ export interface Household {
   unreadable: readonly Unreadable[]
   /** Puts entries in place of a stored value that could not be read. @throws StorageRefusal */
   mend: (unreadable: Unreadable, instead: readonly Entry[]) => Promise<Entry[]>
+  /** What was half done when the browser was closed, and what became of it. */
+  recovered: Recovered | null
   /** How many entries the browser has cleared since the journal was last open. */
   clearedEntries: number
   /** Asks about what is about to be kept, where its water speaks against it; null where the keeper goes back. */
@@ -176,13 +179,14 @@ export function HouseholdProvider({
   const { show } = useShown()
   const { ask, dialog } = useAsked(opened.journal)
   const value = useMemo((): Household => {
-    const { which, journal, store, unreadable, clearedEntries } = opened
+    const { which, journal, store, unreadable, recovered, clearedEntries } = opened
     const put = (entries: readonly Entry[]) => write(client, opened, entries)
     return {
       which,
       journal,
       revision,
       unreadable,
+      recovered,
       clearedEntries,
       settings: settingsOf(journal) ?? DEFAULT_SETTINGS,
       ask,
@@ -207,6 +211,7 @@ export function HouseholdProvider({
       },
       async replaceAll(make) {
         await store.replace(make)
+        await dropCountsOf(which)
         if (which === 'mine') rememberHeld(0)
         await client.invalidateQueries({ queryKey: key(which) })
       },

@@ -199,3 +199,67 @@ describe('what must not be lost', () => {
     expect(await loaded(open(name))).toEqual(entries)
   })
 })
+
+describe('a browser that is closed half way', () => {
+  /** Stops the page for good after so many writes to the disk: what is left is what a kill leaves. */
+  async function killedAfter(writes: number, work: () => Promise<unknown>): Promise<void> {
+    const { put } = IDBObjectStore.prototype
+    const remove = IDBObjectStore.prototype.delete
+    let left = writes
+    const dead = () => {
+      throw new DOMException('gone', 'AbortError')
+    }
+    IDBObjectStore.prototype.put = function (this: IDBObjectStore, ...args: Parameters<typeof put>) {
+      return left-- > 0 ? put.apply(this, args) : dead()
+    }
+    IDBObjectStore.prototype.delete = function (this: IDBObjectStore, ...args: Parameters<typeof remove>) {
+      return left-- > 0 ? remove.apply(this, args) : dead()
+    }
+    await work().catch(() => {})
+    IDBObjectStore.prototype.put = put
+    IDBObjectStore.prototype.delete = remove
+  }
+  const openAgain = async (name: string) => {
+    const entries: Entry[] = []
+    const { recovered } = await open(name).load((part) => entries.push(...part))
+    return { ids: new Set(entries.map(({ id }) => id)), recovered }
+  }
+  const many = some(2500)
+  const [first] = some(1) as [Entry]
+
+  test.each([0, 1, 2, 3, 4, 5])(
+    'an import cut off after %i writes is whole or not there, and that is told',
+    async (writes) => {
+      const name = freshName()
+      await open(name).append([first])
+      const store = open(name)
+      await loaded(store)
+      await killedAfter(writes, () => store.merge(many))
+      const { ids, recovered } = await openAgain(name)
+      expect(ids.has(first.id)).toBe(true)
+      const isWhole = many.every(({ id }) => ids.has(id))
+      expect(isWhole || many.every(({ id }) => !ids.has(id))).toBe(true)
+      // Begun and not whole: the keeper hears of it, once.
+      expect(recovered).toEqual(
+        writes > 0 && !isWhole ? { what: 'import', outcome: 'taken-back', entries: many.length } : null,
+      )
+      expect((await openAgain(name)).recovered).toBeNull()
+    },
+  )
+
+  test.each([0, 1, 2, 3, 4, 5, 6, 7])(
+    'a journal replaced, cut off after %i writes, is the old one or the new one',
+    async (writes) => {
+      const name = freshName()
+      const old = some(5)
+      for (const entry of old) await open(name).append([entry])
+      const store = open(name)
+      await loaded(store)
+      await killedAfter(writes, () => store.replace(() => many))
+      const { ids } = await openAgain(name)
+      const has = (entries: readonly Entry[]) => entries.filter(({ id }) => ids.has(id)).length
+      expect([`${old.length} old, 0 new`, `0 old, ${many.length} new`]).toContain(`${has(old)} old, ${has(many)} new`)
+      expect((await openAgain(name)).recovered).toBeNull()
+    },
+  )
+})

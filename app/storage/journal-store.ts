@@ -14,6 +14,8 @@ const WORTH_PACKING = 24
 const EPOCH = 'epoch'
 /** Is there as long as the database is: gone when the browser has cleared it. */
 const FOUNDED = 'founded'
+/** Stands while many segments are written or removed: what a browser that was closed meanwhile has left half done. */
+const UNDER_WAY = 'under-way'
 /** Without locks a tab may append while another replaces: so many looks for what came meanwhile. */
 const LOOKS_WITHOUT_LOCKS = 5
 
@@ -33,7 +35,28 @@ export interface Unreadable {
   fault: Explained
 }
 
+/** Segments that are being written for an import, or in place of the whole journal. */
+interface UnderWay {
+  what: 'import' | 'replace'
+  /** Of the new segments. */
+  writer: string
+  entries: number
+  /** Of the journal once the new segments stand; the old ones are removed after it. */
+  epoch?: string
+  old?: string[]
+}
+
+/** What was half done when the browser was closed, and what became of it. */
+export interface Recovered {
+  what: 'import' | 'replace'
+  /** Finished, or taken back so that everything stands as before. */
+  outcome: 'finished' | 'taken-back'
+  entries: number
+}
+
 export interface LoadReport {
+  /** Something was cut off half done when the journal was last open; null where nothing was. */
+  recovered: Recovered | null
   /** Stored values that are not entries, or not any more; kept where they are, listed in Records. */
   unreadable: Unreadable[]
 }
@@ -157,8 +180,9 @@ export function openJournalStore(name: string, newId: () => string): JournalStor
   }
 
   async function load(take: (entries: Entry[]) => void): Promise<LoadReport> {
-    const report: LoadReport = { unreadable: [] }
+    const report: LoadReport = { recovered: null, unreadable: [] }
     try {
+      report.recovered = await recover()
       epoch = await readEpoch()
       founded = await db.getItem<string>(FOUNDED)
       report.unreadable = await readSegments(new Set(), take)
@@ -238,9 +262,26 @@ export function openJournalStore(name: string, newId: () => string): JournalStor
     )
   }
 
-  /** Writes entries to segments of their own; where one is refused, those before it are taken back. */
-  async function writeSealed(entries: readonly Entry[]): Promise<string[]> {
-    const sealed = `sealed-${newId()}`
+  /** Finishes what was half done when the browser was closed, or takes it back. A tab that is at it holds the lock: it is waited for. */
+  async function recover(): Promise<Recovered | null> {
+    if ((await db.getItem<UnderWay>(UNDER_WAY)) === null) return null
+    return withLock(lockName, 'exclusive', async () => {
+      const mark = await db.getItem<UnderWay>(UNDER_WAY)
+      if (mark === null) return null
+      const { what, entries } = mark
+      const isWritten = mark.epoch !== undefined && (await readEpoch()) === mark.epoch
+      const written = (await db.keys()).filter((key) => isSegment(key) && writerOf(key) === mark.writer)
+      await removeAll(isWritten ? (mark.old ?? []) : written)
+      await db.removeItem(UNDER_WAY)
+      return { what, outcome: isWritten ? ('finished' as const) : ('taken-back' as const), entries }
+    })
+  }
+
+  /**
+   * Writes entries to segments of their own; where one is refused, those before it are taken back.
+   * @param sealed the writer of the segments
+   */
+  async function writeSealed(entries: readonly Entry[], sealed = `sealed-${newId()}`): Promise<string[]> {
     const written: string[] = []
     try {
       for (let i = 0; i * SEALED_SEGMENT < entries.length; i++) {
@@ -270,8 +311,12 @@ export function openJournalStore(name: string, newId: () => string): JournalStor
           await makeSureOf(entries)
           await readSegments(new Set(), (stored) => stored.forEach(({ id }) => known.add(id)))
           fresh = entries.filter(({ id }) => !known.has(id))
-          await writeSealed(fresh)
+          const sealed = `sealed-${newId()}`
+          await db.setItem<UnderWay>(UNDER_WAY, { what: 'import', writer: sealed, entries: fresh.length })
+          await writeSealed(fresh, sealed)
+          await db.removeItem(UNDER_WAY)
         } catch (error) {
+          await db.removeItem(UNDER_WAY).catch(() => {})
           throw refusalOf(error)
         }
         tell({ kind: 'appended', entries: fresh })
@@ -296,7 +341,15 @@ export function openJournalStore(name: string, newId: () => string): JournalStor
           for (let look = 1; ; look++) {
             const before = onDisk.size
             const entries = await make([...onDisk.values()])
-            written = await writeSealed(entries)
+            const sealed = `sealed-${newId()}`
+            await db.setItem<UnderWay>(UNDER_WAY, {
+              what: 'replace',
+              writer: sealed,
+              entries: entries.length,
+              epoch: next,
+              old: [...old],
+            })
+            written = await writeSealed(entries, sealed)
             await db.setItem(EPOCH, next)
             if (hasLocks() || look === LOOKS_WITHOUT_LOCKS) break
             for (const key of old) (await db.getItem<Entry[]>(key))?.forEach((entry) => onDisk.set(entry.id, entry))
@@ -306,9 +359,11 @@ export function openJournalStore(name: string, newId: () => string): JournalStor
           epoch = next
         } catch (error) {
           await removeAll(written)
+          await db.removeItem(UNDER_WAY).catch(() => {})
           throw error instanceof StorageRefusal ? error : refusalOf(error)
         }
         await removeAll([...old])
+        await db.removeItem(UNDER_WAY).catch(() => {})
         freshWriter()
         tell({ kind: 'replaced' })
       }),

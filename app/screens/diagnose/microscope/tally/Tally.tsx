@@ -209,7 +209,9 @@ export function Tally({ subject }: { subject: MicroscopeSubject }) {
           <PlainButton onPress={takeBack} isDisabled={presses === ''}>
             take the last back <Cap>⌫</Cap>
           </PlainButton>
-          {presses !== '' && <PlainButton onPress={() => changePresses(() => '')}>count again from nothing</PlainButton>}
+          {presses !== '' && (
+            <PlainButton onPress={() => changePresses(() => '')}>count again from nothing</PlainButton>
+          )}
         </Line>
         <Lengths
           text={values['lengths'] ?? ''}
@@ -228,7 +230,9 @@ export function Tally({ subject }: { subject: MicroscopeSubject }) {
           <Result counted={now} />
           <Line style={{ paddingTop: 12 }}>
             <PrimaryButton
-              isDisabled={keeping.busy || count.isPending || spots.length === 0 || problem !== null || scaleProblem !== null}
+              isDisabled={
+                keeping.busy || count.isPending || spots.length === 0 || problem !== null || scaleProblem !== null
+              }
               onPress={() => void keep()}
             >
               Keep the tally{one ? ' with the case' : ''}
