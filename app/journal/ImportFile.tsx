@@ -39,7 +39,9 @@ export function ImportFile() {
     const result = readJournal({ text: archive.text })
     if (!result.ok) return setStep({ at: 'wrong', name: file.name, problems: [{ message: result.error.message }] })
     const { entries, problems } = result.value
-    if (problems.length > 0) return setStep({ at: 'wrong', name: file.name, problems })
+    const { stampProblems } = await import('../../core/journal/stamps.ts')
+    const faults = problems.length > 0 ? problems : stampProblems(entries, Date.now())
+    if (faults.length > 0) return setStep({ at: 'wrong', name: file.name, problems: faults })
     // Only pictures that an entry names, and that are not here yet.
     const store = photosOf(household.which)
     const here = new Set(await store.ids().catch(() => []))

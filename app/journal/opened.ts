@@ -3,6 +3,7 @@ import { loadDefinitions } from '../../core/catalogue/courses/load-definitions.t
 import { startInWords } from '../../core/courses/course.ts'
 import type { Content, Entry } from '../../core/journal/entry.ts'
 import { Journal } from '../../core/journal/journal.ts'
+import { stampBound, withinBound } from '../../core/journal/stamps.ts'
 import { openJournalStore, type JournalStore, type Recovered, type Unreadable } from '../storage/journal-store.ts'
 import { dropCountsOf } from '../storage/press-store.ts'
 import { openPhotoStore, type PhotoStore } from '../storage/photo-store.ts'
@@ -84,10 +85,13 @@ export async function openJournal(which: Which, ports: Ports): Promise<Opened> {
   )
   const heldLast = which === 'mine' ? heldBefore() : 0
   const loading: Promise<void>[] = []
+  const stored: Entry[] = []
   const { unreadable, recovered } = await store.load((entries) => {
     loading.push(loadDefinitionsOf(entries))
-    journal.add(entries)
+    for (const entry of entries) stored.push(entry)
   })
+  const bound = stampBound(stored, Date.now(), newestOwn(which))
+  journal.add(stored.map((entry) => withinBound(entry, bound)))
   await Promise.all(loading)
   if (which === 'sample' && journal.size === 0) {
     const entries = await ports.buildSample(present())
@@ -141,6 +145,7 @@ export async function append({ which, journal, store }: Opened, entries: readonl
   await loadDefinitionsOf(entries)
   await store.append(entries, () => journal.entries())
   journal.add(entries)
+  rememberOwn(which, journal)
   if (which === 'mine') rememberHeld(journal.size)
 }
 
@@ -151,6 +156,25 @@ export async function merge({ which, journal, store }: Opened, entries: readonly
   journal.add(written)
   if (which === 'mine') rememberHeld(journal.size)
   return written
+}
+
+const ownKey = (which: Which) => `brinvo-${which}-newest`
+
+/** The newest stamp that this device has written, ms; 0 where nothing is known. */
+function newestOwn(which: Which): number {
+  try {
+    return Date.parse(localStorage.getItem(ownKey(which)) ?? '') || 0
+  } catch {
+    return 0
+  }
+}
+
+function rememberOwn(which: Which, journal: Journal): void {
+  try {
+    localStorage.setItem(ownKey(which), journal.newestLogged ?? '')
+  } catch {
+    // Then a clock that was set back is told by the entries themselves.
+  }
 }
 
 const HELD = 'brinvo-mine-entries'
