@@ -29,6 +29,22 @@ test('what only the keeper can say is asked, and holds by their word', () => {
   expect(it.rule('stop-1', 1.1)).toMatchObject({ state: 'holds', then: 'cut it, or give it up at once' })
 })
 
+test('an entry in the window of two occasions is of the later one alone', () => {
+  const it = planCourse('dino-uv')
+  const due = (day: number) => it.plan(day).tasks.filter(({ step }) => step === 'step-5')
+  expect(due(13.95)[0]).toMatchObject({ best: it.ms(14) + 8 * 3_600_000 })
+  // Ten hours before the fourteenth day's look: it is that look, and the seventh day's was missed.
+  it.count(13.95, 'cells', 4)
+  expect(due(14.1)[0]).toMatchObject({ best: it.ms(21) + 8 * 3_600_000 })
+  it.count(7.4, 'cells', 6)
+  expect(due(14.1)[0]).toMatchObject({ best: it.ms(21) + 8 * 3_600_000 })
+  const early = planCourse('dino-uv')
+  early.count(6.9, 'cells', 4)
+  expect(early.plan(8).tasks.filter(({ step }) => step === 'step-5')[0]).toMatchObject({
+    best: early.ms(14) + 8 * 3_600_000,
+  })
+})
+
 test('rounds hang on the light: four hours after it comes on, an hour before it goes off', () => {
   const bestOf = (lights: object) => {
     const it = planCourse('dino-uv')
@@ -166,7 +182,7 @@ describe('the silicate loop, outbreaks.md 5.6', () => {
       ...it.at(-5),
       productId: 'stock',
       name: 'silicate stock',
-      ingredient: 'sodium-silicate',
+      ingredient: 'sodium-silicate-pentahydrate',
       // 35.3 g in a litre: 10 mL raise 100 L by 1 mg/L of SiO2.
       strength: { kind: 'solution', mgPerMl: 10 },
     })
@@ -175,7 +191,7 @@ describe('the silicate loop, outbreaks.md 5.6', () => {
       kind: 'dose',
       ...it.at(0.6),
       tankId: 'tank',
-      ingredient: 'sodium-silicate',
+      ingredient: 'sodium-silicate-pentahydrate',
       productId: 'stock',
       amount: 5,
       unit: 'mL',

@@ -30,13 +30,17 @@ export const filmContent = (tankId: string, percent: number, at: number): Conten
  */
 export function feedsWithFilms(journal: Journal, course: Course, now: number): FeedWithFilm[] {
   const within = (at: number) => at >= course.startedAt && at <= now
-  const fed = [
-    ...journal.ofKind('feed').flatMap(({ at, content }) => (content.tankId === course.tankId ? [at] : [])),
-    ...journal
+  // Logged twice for one occasion it is one feed.
+  const ticked = new Map(
+    journal
       .ofKind('task')
       .flatMap(({ at, content }) =>
-        content.state === 'done' && content.taskId.startsWith(`${course.id}/feed/`) ? [at] : [],
+        content.state === 'done' && content.taskId.startsWith(`${course.id}/feed/`) ? [[content.taskId, at]] : [],
       ),
+  )
+  const fed = [
+    ...journal.ofKind('feed').flatMap(({ at, content }) => (content.tankId === course.tankId ? [at] : [])),
+    ...ticked.values(),
   ]
   const films = journal
     .ofKind('count')

@@ -111,17 +111,19 @@ function windowOf(input: TaskInput, due: DaysDue, day: number, local: Day, every
       notBefore,
       notAfter: best + HALF_DAY_LATE_HOURS * MS_PER_HOUR,
       dayFrom: notBefore,
-      dayUntil: best + (every * MS_PER_DAY) / 2,
+      dayUntil: Math.min(best + (every * MS_PER_DAY) / 2, notBefore + every * MS_PER_DAY),
     }
   }
   const best = clock.instantAt(local, lightMinute(input, due) ?? course.readAtMinute)
   const isSpaced = every >= 2
+  // What is done before the next one's day, but in its window, is the next one: an entry is of one occasion only.
+  const next = clock.instantAt(local + Math.max(1, Math.floor(every)))
   return {
     best,
     notBefore: isSpaced ? best - EARLY_HOURS * MS_PER_HOUR : clock.instantAt(local),
     notAfter: isSpaced ? best + LATE_HOURS * MS_PER_HOUR : clock.instantAt(local + 1),
     dayFrom: clock.instantAt(local),
-    dayUntil: clock.instantAt(local + Math.max(1, Math.floor(every))),
+    dayUntil: isSpaced ? Math.min(next, best + every * MS_PER_DAY - EARLY_HOURS * MS_PER_HOUR) : next,
   }
 }
 
