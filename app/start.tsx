@@ -6,6 +6,7 @@ import { NowProvider } from './frame/now.tsx'
 import { AppRoutes } from './frame/routes.tsx'
 import { JournalProvider } from './journal/provider.tsx'
 import { startLook } from './look/look.ts'
+import { guardPresses } from './frame/one-press.ts'
 import { startOffline } from './frame/offline.ts'
 import type { Ports } from './ports.ts'
 import { offerCore } from './worker/script.ts'
@@ -15,6 +16,7 @@ import { makeWritesStrict } from './storage/durability.ts'
 export function startApp(root: HTMLElement, ports: Ports): void {
   startLook()
   makeWritesStrict()
+  guardPresses(document)
   const client = new QueryClient()
   createRoot(root).render(
     <StrictMode>

@@ -1,4 +1,4 @@
-import { expect, test, type Page } from '@playwright/test'
+import { expect, test, type Page } from './support/test.ts'
 import { readFileSync } from 'node:fs'
 import { unzipSync } from 'fflate'
 import {

@@ -1,4 +1,4 @@
-import { expect, test } from '@playwright/test'
+import { expect, test } from './support/test.ts'
 import type { Content, ContentOf } from '../core/journal/entry.ts'
 import { atNine, rings } from './support/arrivals.ts'
 import { openSample } from './support/app.ts'

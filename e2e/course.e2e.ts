@@ -1,4 +1,4 @@
-import { expect, test, type Page } from '@playwright/test'
+import { expect, test, type Page } from './support/test.ts'
 import { beginHousehold, log, logLine, readBack, today } from './support/app.ts'
 
 const DAY = 86_400_000

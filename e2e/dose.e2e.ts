@@ -1,4 +1,4 @@
-import { expect, test } from '@playwright/test'
+import { expect, test } from './support/test.ts'
 import { openMine, openSample, today } from './support/app.ts'
 
 test('a first visitor gets a measurable amount without setting anything up', async ({ page }) => {

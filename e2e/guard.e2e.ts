@@ -1,4 +1,4 @@
-import { expect, test, type Page } from '@playwright/test'
+import { expect, test, type Page } from './support/test.ts'
 import type { Content } from '../core/journal/entry.ts'
 import { logLine, readBack } from './support/app.ts'
 import { at, beginAtOrigin, HOUSEHOLD, part, tank } from './support/plans.ts'

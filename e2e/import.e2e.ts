@@ -1,4 +1,4 @@
-import { expect, test } from '@playwright/test'
+import { expect, test } from './support/test.ts'
 import { beginHousehold, downloaded, importText, log, today } from './support/app.ts'
 
 const frame = (entries: unknown[], more: object = {}) =>

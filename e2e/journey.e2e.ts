@@ -1,4 +1,4 @@
-import { expect, test } from '@playwright/test'
+import { expect, test } from './support/test.ts'
 import { downloaded, importText, log, logLine, openMine, readBack, today } from './support/app.ts'
 
 test('a new household: tank, volume, fish, readings, corrections, out in a file and back in', async ({ page }) => {

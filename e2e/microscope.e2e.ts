@@ -1,4 +1,4 @@
-import { expect, test, type Page } from '@playwright/test'
+import { expect, test, type Page } from './support/test.ts'
 import { placesOnPlate } from '../app/screens/diagnose/microscope/draw/plate.ts'
 import type { Content } from '../core/journal/entry.ts'
 import { axe } from './support/axe.ts'

@@ -1,4 +1,4 @@
-import { expect, test } from '@playwright/test'
+import { expect, test } from './support/test.ts'
 import { openSample, today } from './support/app.ts'
 
 test.use({ serviceWorkers: 'allow' })

@@ -1,4 +1,4 @@
-import { expect, test, type Locator } from '@playwright/test'
+import { expect, test, type Locator } from './support/test.ts'
 import { log, openSample, pressUntilKept } from './support/app.ts'
 import { atNine } from './support/arrivals.ts'
 import { axe } from './support/axe.ts'

@@ -1,4 +1,4 @@
-import { expect, test, type Page } from '@playwright/test'
+import { expect, test, type Page } from './support/test.ts'
 import { gzipSync } from 'node:zlib'
 import { networkInterfaces } from 'node:os'
 import { logLine, openSample, today } from './support/app.ts'

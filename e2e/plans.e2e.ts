@@ -1,4 +1,4 @@
-import { expect, test, type Locator } from '@playwright/test'
+import { expect, test, type Locator } from './support/test.ts'
 import { log, pressUntilKept, tabTo } from './support/app.ts'
 import { axe } from './support/axe.ts'
 import { at, beginAtOrigin, closeRun, HOUSEHOLD, noSideways, part, PEROXIDE, tank } from './support/plans.ts'

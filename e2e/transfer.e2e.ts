@@ -1,4 +1,4 @@
-import { expect, test } from '@playwright/test'
+import { expect, test } from './support/test.ts'
 import type { Content } from '../core/journal/entry.ts'
 import { log, logLine, readBack, today } from './support/app.ts'
 import { at, beginAtOrigin } from './support/plans.ts'

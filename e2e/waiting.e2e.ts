@@ -1,4 +1,4 @@
-import { expect, test, type Page } from '@playwright/test'
+import { expect, test, type Page } from './support/test.ts'
 import type { Content } from '../core/journal/entry.ts'
 import { axe } from './support/axe.ts'
 import { logLine } from './support/app.ts'

@@ -1,4 +1,4 @@
-import { expect, test } from '@playwright/test'
+import { expect, test } from './support/test.ts'
 import { readFileSync } from 'node:fs'
 import { openSample } from './support/app.ts'
 

@@ -1,25 +1,47 @@
 import { useMemo } from 'react'
-import { courseById, coursesOf } from '../../core/courses/course.ts'
+import { courseById, coursesOf, type Course } from '../../core/courses/course.ts'
 import { coursePlan, type CoursePlan } from '../../core/courses/plan.ts'
 import type { CourseTask } from '../../core/courses/tasks.ts'
+import type { Settings } from '../../core/household/settings.ts'
+import type { Journal } from '../../core/journal/journal.ts'
 import type { Day, ZoneClock } from '../../core/time/zone.ts'
 import { thisInstant, useNow } from '../frame/now.tsx'
 import { useHousehold } from '../journal/provider.tsx'
 
-/** All courses that run, as they stand: worked out again when the journal grows or a minute passes. */
-export function useRunningPlans(): CoursePlan[] {
+/** The running courses as they stand. */
+interface Running {
+  plans: CoursePlan[]
+  /** Courses that what the journal holds keeps from being worked out: no other course waits for them. */
+  broken: { course: Course; why: string }[]
+}
+
+function workOut(journal: Journal, settings: Settings): Running {
+  const running: Running = { plans: [], broken: [] }
+  for (const course of coursesOf(journal)) {
+    if (course.ended) continue
+    try {
+      // To the second: what was kept a moment ago counts already.
+      running.plans.push(coursePlan(journal, course, settings, thisInstant()))
+    } catch (error) {
+      running.broken.push({ course, why: error instanceof Error ? error.message : String(error) })
+    }
+  }
+  return running
+}
+
+/** All courses that run: worked out again when the journal grows or a minute passes. */
+export function useRunningCourses(): Running {
   const { journal, settings, revision } = useHousehold()
   const minute = useNow()
   return useMemo(
-    () =>
-      coursesOf(journal)
-        .filter(({ ended }) => !ended)
-        // To the second: what was kept a moment ago counts already.
-        .map((course) => coursePlan(journal, course, settings, thisInstant())),
+    () => workOut(journal, settings),
     // eslint-disable-next-line react-hooks/exhaustive-deps -- the revision says when the journal has grown
     [journal, settings, revision, minute],
   )
 }
+
+/** The plans of all courses that run and can be worked out. */
+export const useRunningPlans = (): CoursePlan[] => useRunningCourses().plans
 
 /** One course as it stands; null when there is none of that id. */
 export function usePlan(courseId: string): CoursePlan | null {

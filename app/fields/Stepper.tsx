@@ -45,7 +45,7 @@ export function Stepper({
   onChange: (value: number) => void
 }) {
   return (
-    <Box role="group" aria-label={`${label}, ${of}`}>
+    <Box data-repeats role="group" aria-label={`${label}, ${of}`}>
       <span aria-hidden>{label}</span>
       <button
         type="button"

@@ -46,6 +46,7 @@ export function Tapper({
   return (
     <Line $gap={16} style={{ flexWrap: 'nowrap' }}>
       <Pad
+        data-repeats
         type="button"
         // At the first touch, not at its end: wet fingers linger.
         onPointerDown={(event) => {

@@ -8,6 +8,20 @@ export interface Draft<T> {
 }
 
 const keyOf = (name: string) => `brinvo-draft-${name}`
+/** Not among the drafts, so that nothing reads it by itself. */
+const asideKeyOf = (name: string) => `brinvo-aside-${name}`
+
+/** Each draft that was read or written on this page, with the address that was open then. */
+const usedAt = new Map<string, string>()
+const noteUse = (name: string) => usedAt.set(name, location.pathname)
+
+/** The name of the log line's draft: it stands on every screen, and is none of theirs. */
+export const logLineDraft = (which: string): string => `${which}-${LOG_LINE}`
+const LOG_LINE = 'log-line'
+
+/** The drafts of the screen that is open. */
+const draftsHere = (): string[] =>
+  [...usedAt].flatMap(([name, path]) => (path === location.pathname && !name.endsWith(LOG_LINE) ? [name] : []))
 
 /**
  * The draft of a form on this device.
@@ -15,6 +29,7 @@ const keyOf = (name: string) => `brinvo-draft-${name}`
  * @returns null where there is none, or where the browser keeps nothing
  */
 export function readDraft<T>(name: string): Draft<T> | null {
+  noteUse(name)
   try {
     const kept = JSON.parse(localStorage.getItem(keyOf(name)) ?? 'null') as Partial<Draft<T>> | null
     return kept && kept.values !== undefined && typeof kept.at === 'number' ? (kept as Draft<T>) : null
@@ -25,6 +40,7 @@ export function readDraft<T>(name: string): Draft<T> | null {
 
 /** Keeps a draft. A browser without local storage keeps it as long as the page is open. */
 export function keepDraft(name: string, values: unknown, at: number): void {
+  noteUse(name)
   try {
     localStorage.setItem(keyOf(name), JSON.stringify({ values, at }))
   } catch {
@@ -39,6 +55,31 @@ export function forgetDraft(name: string): void {
   } catch {
     // Nothing was kept.
   }
+}
+
+/** A draft that was put aside, with what was typed in it. */
+export interface Aside {
+  name: string
+  values: unknown
+}
+
+/**
+ * Puts drafts aside, so that what broke over them opens without them. They stay on this device.
+ * @param names the drafts; those of the screen that is open where none are given
+ */
+export function putAsideDrafts(names: readonly string[] = draftsHere()): Aside[] {
+  return names.flatMap((name) => {
+    const draft = readDraft<unknown>(name)
+    if (draft === null) return []
+    try {
+      localStorage.setItem(asideKeyOf(name), JSON.stringify(draft))
+    } catch {
+      // Storage is full: what is put aside is shown, and can be copied.
+    }
+    unkept.delete(name)
+    forgetDraft(name)
+    return [{ name, values: draft.values }]
+  })
 }
 
 const KEPT_AFTER_MS = 200

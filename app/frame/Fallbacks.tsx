@@ -35,7 +35,8 @@ export function SomethingBroke({ error }: FallbackProps) {
         </p>
         <Small>{error instanceof Error ? error.message : String(error)}</Small>
         <div>
-          <ButtonLink href={appBase().pathname}>Load Brinvo again</ButtonLink>
+          <ButtonLink href={appBase().pathname}>Load Brinvo again</ButtonLink>{' '}
+          <a href={`${appBase().pathname}records?safe`}>Export the journal, with nothing worked out</a>
         </div>
       </Stack>
     </Page>

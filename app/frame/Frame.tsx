@@ -1,6 +1,14 @@
 import { lazy, Suspense, useEffect, useRef, useState, type ReactNode } from 'react'
 import { RouterProvider as AriaRouter } from 'react-aria-components'
-import { NavigationType, Outlet, useHref, useLocation, useNavigate, useNavigationType } from 'react-router'
+import {
+  NavigationType,
+  Outlet,
+  useHref,
+  useLocation,
+  useNavigate,
+  useNavigationType,
+  useSearchParams,
+} from 'react-router'
 import { styled } from 'styled-components'
 import { devicesOf } from '../../core/household/devices.ts'
 import { hasLiveRun } from '../../core/arrivals/run/live.ts'
@@ -17,6 +25,8 @@ import { MS_PER_HOUR } from '../../core/time/zone.ts'
 import { plural } from '../../core/words/numbers.ts'
 import { useNow } from './now.tsx'
 import { useShortcuts } from './shortcuts.ts'
+import { Boundary } from './boundary/Boundary.tsx'
+import { logLineDraft } from '../fields/draft.ts'
 
 const FirstRun = lazy(async () => ({ default: (await import('../screens/first-run/FirstRun.tsx')).FirstRun }))
 const Welcome = lazy(async () => ({ default: (await import('../screens/first-run/Welcome.tsx')).Welcome }))
@@ -181,42 +191,44 @@ function Inside({ notices }: { notices: ReactNode }) {
   const onScroll = useNewScreen(main)
   const { pathname } = useLocation()
   const isSetUp = settingsOf(journal) !== null
+  // Where something that the journal holds breaks what is worked out from it, nothing is worked out, and it can be carried out all the same.
+  const isSafe = useSearchParams()[0].has('safe')
+  const bars: [name: string, isShown: () => boolean, bar: ReactNode][] = [
+    ['Notes on opening', () => recovered !== null || unreadable.length > 0, <OpeningNotes key={which} />],
+    ['The clock’s warning', () => true, <ClockWarning key="clock" />],
+    ['Copper that stays in things', () => hasMetCopper(journal), <CopperBar key="copper" />],
+    ['The open bench', () => journal.ofKind('bench-start').length > 0, <OpenBench key="bench" />],
+    ['Devices', () => devicesOf(journal).length > 0, <DeviceBar key="devices" />],
+    ['The running acclimation', () => hasLiveRun(journal), <RunBar key="run" />],
+  ]
   return (
     <Layout>
       <div>
-        <Header />
+        <Boundary name="The header" extent="part" drafts="none" resets={[pathname]}>
+          <Header />
+        </Boundary>
         {notices}
-        {(recovered !== null || unreadable.length > 0) && (
-          <Suspense fallback={null}>
-            <OpeningNotes key={which} />
-          </Suspense>
-        )}
-        <ClockWarning />
-        {hasMetCopper(journal) && (
-          <Suspense fallback={null}>
-            <CopperBar />
-          </Suspense>
-        )}
-        {journal.ofKind('bench-start').length > 0 && (
-          <Suspense fallback={null}>
-            <OpenBench />
-          </Suspense>
-        )}
-        {devicesOf(journal).length > 0 && (
-          <Suspense fallback={null}>
-            <DeviceBar />
-          </Suspense>
-        )}
-        {hasLiveRun(journal) && (
-          <Suspense fallback={null}>
-            <RunBar />
-          </Suspense>
-        )}
+        {!isSafe &&
+          bars.map(([name, isShown, bar]) => (
+            <Boundary key={name} name={name} extent="part" drafts="none" resets={[pathname, journal.revision]}>
+              <Shown when={isShown}>
+                <Suspense fallback={null}>{bar}</Suspense>
+              </Shown>
+            </Boundary>
+          ))}
       </div>
       <Main ref={main} tabIndex={-1} onScroll={onScroll}>
-        <Suspense fallback={<Loading />}>{isSetUp ? <Outlet /> : <FirstRun />}</Suspense>
+        <Boundary name="This screen" extent="screen" resets={[pathname, which]}>
+          <Suspense fallback={<Loading />}>{isSetUp ? <Outlet /> : <FirstRun />}</Suspense>
+        </Boundary>
       </Main>
-      {isSetUp && !isAtBench(pathname) ? <LogLine key={which} onShowKeys={() => setShowKeys(true)} /> : <div />}
+      {isSetUp && !isSafe && !isAtBench(pathname) ? (
+        <Boundary key={which} name="The log line" extent="part" drafts={[logLineDraft(which)]}>
+          <LogLine onShowKeys={() => setShowKeys(true)} />
+        </Boundary>
+      ) : (
+        <div />
+      )}
       {showKeys && (
         <Suspense fallback={null}>
           <ShortcutList onClose={() => setShowKeys(false)} />
@@ -225,3 +237,6 @@ function Inside({ notices }: { notices: ReactNode }) {
     </Layout>
   )
 }
+
+/** Asks inside a boundary whether something is to be shown: the question may break as well as its answer. */
+const Shown = ({ when, children }: { when: () => boolean; children: ReactNode }) => (when() ? children : null)

@@ -6,7 +6,7 @@ import { courseVerdict, VERDICT_WORDS } from '../../core/courses/range-words.ts'
 import type { Content, Entry } from '../../core/journal/entry.ts'
 import type { UnitHabits } from '../../core/household/settings.ts'
 import type { Journal } from '../../core/journal/journal.ts'
-import { forgetDraft, keepDraft, readDraft } from '../fields/draft.ts'
+import { forgetDraft, keepDraft, logLineDraft, readDraft } from '../fields/draft.ts'
 import { locale } from '../fields/figure-text.ts'
 import { useKeeping, UnkeptNote } from '../journal/keeping.tsx'
 import { useHousehold } from '../journal/provider.tsx'
@@ -175,7 +175,7 @@ function useReader(isAsked: boolean): Reader | null {
 /** One line at the foot of every screen that makes entries, reading back what it would keep as it is typed. */
 export function LogLine({ onShowKeys }: { onShowKeys: () => void }) {
   const { journal, settings, revision, strike, which } = useHousehold()
-  const draft = `${which}-log-line`
+  const draft = logLineDraft(which)
   const minute = useNow()
   const { keep, run, busy, unkept, clearUnkept } = useKeeping()
   const [left] = useState(() => readDraft<string>(draft))

@@ -21,6 +21,7 @@ import {
   strikeOf,
   type Opened,
 } from './opened.ts'
+import { oneKeeping } from './one-keeping.ts'
 import { rememberShown, shownLast, type Which } from './which.ts'
 
 /** The open journal as of its latest entry: a new object each time something is kept. */
@@ -167,6 +168,17 @@ async function write(client: QueryClient, opened: Opened, entries: readonly Entr
   return [...entries]
 }
 
+const keepings = new WeakMap<Journal, ReturnType<typeof oneKeeping>>()
+
+/** The lock of a journal's keeping, the same for every form of the page. */
+function once({ journal }: Opened): ReturnType<typeof oneKeeping> {
+  const known = keepings.get(journal)
+  if (known) return known
+  const made = oneKeeping()
+  keepings.set(journal, made)
+  return made
+}
+
 export function HouseholdProvider({
   snapshot: { opened, revision },
   children,
@@ -180,7 +192,7 @@ export function HouseholdProvider({
   const { ask, dialog } = useAsked(opened.journal)
   const value = useMemo((): Household => {
     const { which, journal, store, unreadable, recovered, clearedEntries } = opened
-    const put = (entries: readonly Entry[]) => write(client, opened, entries)
+    const put = (entries: readonly Entry[]) => once(opened)(entries, () => write(client, opened, entries))
     return {
       which,
       journal,

@@ -161,12 +161,14 @@ function Reason({
 }) {
   const id = useId()
   const isNever = override === 'none'
+  // Setting something aside begins with words: no slip of a finger does it.
+  const hasWords = answer.why.trim() !== ''
   return (
     <>
       {isNever && <Small>This cannot be overridden.</Small>}
-      {(!isNever || answer.hasHappened) && (
+      {!(isNever && isAhead) && (
         <Label htmlFor={id}>
-          {answer.hasHappened ? 'What happened' : 'Reason for continuing anyway'}
+          {isNever ? 'What happened, if it has happened already' : answer.hasHappened ? 'What happened' : REASON}
           <Input
             id={id}
             maxLength={WORDS_LETTERS}
@@ -191,7 +193,7 @@ function Reason({
           ))}
         </div>
       )}
-      {!isAhead && (
+      {!isAhead && (hasWords || answer.hasHappened) && (
         <Ticked
           label="It has already happened: record it"
           isOn={answer.hasHappened}
@@ -201,6 +203,8 @@ function Reason({
     </>
   )
 }
+
+const REASON = 'Reason for continuing anyway'
 
 function Ticked({ label, isOn, onChange }: { label: string; isOn: boolean; onChange: (isOn: boolean) => void }) {
   return (

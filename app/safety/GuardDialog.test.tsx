@@ -59,9 +59,10 @@ test('whatever door it comes by, what kills is asked about first, and going back
 test('what has happened already is recorded with what happened, as an accident and without a veterinarian', async () => {
   const { user, kept } = await press(COPPER)
   const dialog = await screen.findByRole('dialog')
-  await user.click(within(dialog).getByLabelText('It has already happened: record it'))
+  expect(within(dialog).queryByLabelText('It has already happened: record it')).not.toBeInTheDocument()
+  await user.type(within(dialog).getByLabelText(/^What happened/), 'the wrong bottle')
   expect(within(dialog).getByRole('button', { name: 'Log it' })).toBeDisabled()
-  await user.type(within(dialog).getByLabelText('What happened'), 'the wrong bottle')
+  await user.click(within(dialog).getByLabelText('It has already happened: record it'))
   await user.click(within(dialog).getByRole('button', { name: 'Log it' }))
   await waitFor(() => expect(kept()).toHaveLength(1))
   expect(kept()[0]!.overrides).toEqual([

@@ -40,7 +40,7 @@ test('an entry in the window of two occasions is of the later one alone', () => 
   expect(due(14.1)[0]).toMatchObject({ best: it.ms(21) + 8 * 3_600_000 })
   const early = planCourse('dino-uv')
   early.count(6.9, 'cells', 4)
-  expect(early.plan(8).tasks.filter(({ step }) => step === 'step-5')[0]).toMatchObject({
+  expect(early.plan(8).tasks.find(({ step }) => step === 'step-5')).toMatchObject({
     best: early.ms(14) + 8 * 3_600_000,
   })
 })

@@ -1,6 +1,7 @@
-import { Fragment, useMemo } from 'react'
+import { useMemo, type ReactNode } from 'react'
 import { useNavigate, useParams } from 'react-router'
 import { styled } from 'styled-components'
+import type { Track } from '../../../core/catalogue/courses/definitions.ts'
 import { DEFINITIONS } from '../../../core/catalogue/courses/all-definitions.ts'
 import { unknownCoursesOf } from '../../../core/courses/course.ts'
 import { unknownDefinitionWords } from '../../../core/courses/unknown-words.ts'
@@ -21,6 +22,7 @@ import { TaskCard } from '../../courses/TaskCard.tsx'
 import { dueOn, tankOfPlan, usePlan } from '../../courses/usePlans.ts'
 import { taskAmountText } from '../../courses/words.ts'
 import { dueWords } from '../../schedule/words.ts'
+import { Boundary } from '../../frame/boundary/Boundary.tsx'
 import { useNow } from '../../frame/now.tsx'
 import { useHousehold } from '../../journal/provider.tsx'
 import { ButtonLink, PlainLink } from '../../look/buttons.ts'
@@ -80,6 +82,16 @@ export function CoursePage() {
     )
   return <CourseBody plan={plan} />
 }
+
+/** A part of the page that breaks alone. */
+const Held = ({ name, children }: { name: string; children: ReactNode }) => (
+  <Boundary name={name} extent="part" resets={[useHousehold().revision]}>
+    {children}
+  </Boundary>
+)
+
+/** Drawn as a component, so that what breaks in it breaks inside its boundary. */
+const TrackPanel = ({ plan, track }: { plan: CoursePlan; track: Track }) => PANELS[panelKindOf(track)](plan, track.id)
 
 /** One frame for every course: what it is, what changes what to do, what is next, a panel a count, and its rules. */
 function CourseBody({ plan }: { plan: CoursePlan }) {
@@ -158,27 +170,43 @@ function CourseBody({ plan }: { plan: CoursePlan }) {
             </Bar>
           )}
           <RelapseBar plan={plan} />
-          <Consequences plan={plan} />
+          <Held name="What changes the course">
+            <Consequences plan={plan} />
+          </Held>
           {course.definition.tracks.map((track) => (
-            <Fragment key={track.id}>{PANELS[panelKindOf(track)](plan, track.id)}</Fragment>
+            <Held key={track.id} name="This panel">
+              <TrackPanel plan={plan} track={track} />
+            </Held>
           ))}
-          {course.definition.byPump && tank && <PumpPanel tank={tank} />}
-          {course.definition.looksBack && <LookBackPanel plan={plan} />}
-          {compared && <ComparisonPanel compared={compared} />}
-          {work && <WorkLeftPanel work={work} />}
+          <Held name="The pump">{course.definition.byPump && tank && <PumpPanel tank={tank} />}</Held>
+          <Held name="Looking back">{course.definition.looksBack && <LookBackPanel plan={plan} />}</Held>
+          <Held name="The comparison">{compared && <ComparisonPanel compared={compared} />}</Held>
+          <Held name="Work left">{work && <WorkLeftPanel work={work} />}</Held>
           {(course.definition.kind === 'coral' || plan.fishless) && <AlkalinityPanel plan={plan} />}
           {course.definition.steps.some(({ id }) => id === 'pumps-on') && <FeedsPanel plan={plan} />}
-          <ToCome plan={plan} />
+          <Held name="What is to come">
+            <ToCome plan={plan} />
+          </Held>
         </Stack>
         <Stack $gap={24}>
           {!isPhone && <Next plan={plan} />}
           {drug && <ShelfLine plan={drug} />}
-          <WhatIf plan={plan} />
-          <HandlingPanel plan={plan} />
-          <GoesOn plan={plan} />
-          <Aftercare plan={plan} />
-          <Rules plan={plan} />
-          {!course.ended && <HowItRuns plan={plan} />}
+          <Held name="What if">
+            <WhatIf plan={plan} />
+          </Held>
+          <Held name="Handling">
+            <HandlingPanel plan={plan} />
+          </Held>
+          <Held name="What follows">
+            <GoesOn plan={plan} />
+          </Held>
+          <Held name="Aftercare">
+            <Aftercare plan={plan} />
+          </Held>
+          <Held name="Rules">
+            <Rules plan={plan} />
+          </Held>
+          <Held name="How it runs">{!course.ended && <HowItRuns plan={plan} />}</Held>
         </Stack>
       </TwoParts>
     </Page>

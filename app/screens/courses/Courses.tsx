@@ -8,6 +8,7 @@ import { unknownDefinitionWords } from '../../../core/courses/unknown-words.ts'
 import { tankById } from '../../../core/household/tanks.ts'
 import { dayAs } from '../../../core/time/words.ts'
 import { LeadStrip } from '../../courses/LeadStrip.tsx'
+import { BrokenCourses } from '../../courses/BrokenCourses.tsx'
 import { useRunningPlans } from '../../courses/usePlans.ts'
 import { phaseWords, taskAmountText } from '../../courses/words.ts'
 import { dueWords } from '../../schedule/words.ts'
@@ -61,6 +62,7 @@ export function Courses() {
           day, and counts only the time that readings prove.
         </Small>
       )}
+      <BrokenCourses />
       <Stack $gap={26}>
         {running.length > 0 && <Listing title="Running" plans={running} />}
         {unknown.length > 0 && <UnknownCourses courses={unknown} />}

@@ -17,7 +17,8 @@ import { threadsOf } from '../../../core/ledger/threads.ts'
 import { tanksOf } from '../../../core/household/tanks.ts'
 import type { Day } from '../../../core/time/zone.ts'
 import { arrivalTasksOn, useArrivalTasks } from '../../arrivals/useArrivalTasks.ts'
-import { dueOn, tankOfPlan, useRunningPlans } from '../../courses/usePlans.ts'
+import { dueOn, tankOfPlan, useRunningCourses } from '../../courses/usePlans.ts'
+import { Boundary } from '../../frame/boundary/Boundary.tsx'
 import { useNow } from '../../frame/now.tsx'
 import { useHousehold } from '../../journal/provider.tsx'
 import { ButtonLink } from '../../look/buttons.ts'
@@ -36,6 +37,9 @@ import { ArrivalsContext, PlansContext } from './plans.ts'
 import { TankTabs } from './TankTabs.tsx'
 import { TodayRow } from './TodayRow.tsx'
 
+const BrokenCourses = lazy(async () => ({
+  default: (await import('../../courses/BrokenCourses.tsx')).BrokenCourses,
+}))
 const Panel = lazy(async () => ({ default: (await import('./Panel.tsx')).Panel }))
 
 const DAYS_AHEAD = 21
@@ -147,7 +151,7 @@ function LedgerGrid() {
   const room = Math.max(0, useWidth(scroller) - ruler)
   const [phoneTank, setPhoneTank] = useState<string | null>(null)
   const [beside, openBeside] = useBeside()
-  const plans = useRunningPlans()
+  const { plans, broken } = useRunningCourses()
   const arriving = useArrivalTasks()
   const { threads } = threadsOf(journal)
   const { clock } = settings
@@ -237,6 +241,11 @@ function LedgerGrid() {
             <h1 className="visually-hidden">Ledger</h1>
             {!(isPhone && beside) && (
               <Left>
+                {broken.length > 0 && (
+                  <Suspense fallback={null}>
+                    <BrokenCourses />
+                  </Suspense>
+                )}
                 {isPhone && <TankTabs shown={phoneTank} due={household} onShow={setPhoneTank} />}
                 {!isPhone && lateHere.length > 0 && width > room && (
                   <LateBar
@@ -298,9 +307,11 @@ function LedgerGrid() {
               </Left>
             )}
             {beside && (
-              <Suspense fallback={null}>
-                <Panel beside={beside} onOpen={openBeside} onClose={close} />
-              </Suspense>
+              <Boundary name="This panel" extent="part" resets={[beside]}>
+                <Suspense fallback={null}>
+                  <Panel beside={beside} onOpen={openBeside} onClose={close} />
+                </Suspense>
+              </Boundary>
             )}
           </Layout>
         </ArrivalsContext.Provider>

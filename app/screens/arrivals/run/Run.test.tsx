@@ -247,9 +247,9 @@ describe('across', () => {
     for (const step of within(across).getAllByRole('button', { pressed: false })) fireEvent.click(step)
     const log = await screen.findByRole('button', { name: 'In Side tub: log it' })
     expect(log).toBeDisabled()
-    await user.click(screen.getByRole('checkbox', { name: /already happened/ }))
+    await user.type(screen.getByRole('textbox', { name: /^What happened/ }), 'tipped over')
     expect(log).toBeDisabled()
-    await user.type(screen.getByRole('textbox', { name: 'What happened' }), 'tipped over')
+    await user.click(screen.getByRole('checkbox', { name: /already happened/ }))
     await user.click(log)
     await waitFor(() =>
       expect(lines().find(({ kind }) => kind === 'arrival')).toMatchObject({

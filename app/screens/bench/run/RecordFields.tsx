@@ -52,7 +52,7 @@ function CountPad({
   onChange: (value: number) => void
 }) {
   return (
-    <Pad role="group" aria-label={label}>
+    <Pad data-repeats role="group" aria-label={label}>
       <span aria-hidden>{label}</span>
       <button
         type="button"

@@ -161,7 +161,7 @@ export function Tally({ subject }: { subject: MicroscopeSubject }) {
           </strong>
           <Quiet>three spots, pooled: cells clump</Quiet>
         </Line>
-        <Keys>
+        <Keys data-repeats>
           {(
             [
               ['d', 'Diatom', 'F'],
@@ -206,7 +206,7 @@ export function Tally({ subject }: { subject: MicroscopeSubject }) {
           <Button onPress={() => press('s')} isDisabled={inSpot === ''}>
             Next spot
           </Button>
-          <PlainButton onPress={takeBack} isDisabled={presses === ''}>
+          <PlainButton data-repeats onPress={takeBack} isDisabled={presses === ''}>
             take the last back <Cap>⌫</Cap>
           </PlainButton>
           {presses !== '' && (

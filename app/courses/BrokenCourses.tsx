@@ -1,0 +1,20 @@
+import { fullCourseName } from '../../core/courses/names.ts'
+import { tankById } from '../../core/household/tanks.ts'
+import { useHousehold } from '../journal/provider.tsx'
+import { PlainLink } from '../look/buttons.ts'
+import { Bar, Small } from '../look/text.ts'
+import { useRunningCourses } from './usePlans.ts'
+
+/** The courses that cannot be worked out: their tasks are not among what is due, and that is said. */
+export function BrokenCourses() {
+  const { journal } = useHousehold()
+  return useRunningCourses().broken.map(({ course, why }) => (
+    <Bar key={course.id} $tone="act" role="alert">
+      <strong>
+        {fullCourseName(course)}, {tankById(journal, course.tankId)?.name}
+      </strong>{' '}
+      cannot be worked out: its tasks are not shown. That is a fault of Brinvo; its entries are kept. Go on by your own
+      notes, and <PlainLink href="/records?safe">export the journal</PlainLink>.<Small>{why}</Small>
+    </Bar>
+  ))
+}
