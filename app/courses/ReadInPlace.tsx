@@ -2,10 +2,6 @@ import { useState, type FormEvent } from 'react'
 import type { Tank } from '../../core/household/tanks.ts'
 import type { Dose } from '../../core/catalogue/treatments/treatments.ts'
 import { needsThreeReadings, rangeVerdict, VERDICT_WORDS } from '../../core/courses/range-words.ts'
-import { readReading } from '../../core/logline/reading.ts'
-import { tokenize } from '../../core/logline/tokens.ts'
-import { isStop, type LogContext } from '../../core/logline/types.ts'
-import { iso } from '../../core/time/zone.ts'
 import { FigureField } from '../fields/plain.tsx'
 import type { Problem } from '../fields/shell.tsx'
 import { thisInstant, useNow } from '../frame/now.tsx'
@@ -15,21 +11,10 @@ import { PrimaryButton } from '../look/buttons.ts'
 import { Stack } from '../look/text.ts'
 import { figures } from '../../core/words/numbers.ts'
 
-/** A copper figure as the log line would read it. */
-function readCopper(text: string, tank: Tank, context: LogContext) {
-  const line = `cu ${text.trim()}`
-  const read = readReading(line, tokenize(line), tank, iso(context.now), context)
-  if (read === null) return { problem: { message: 'not a value' } as Problem }
-  if (isStop(read))
-    return {
-      problem: {
-        message: read.stop === 'choose' ? read.question : read.message,
-        choices: read.choices.map(({ label, text: whole }) => ({ label, value: whole.slice('cu '.length).trim() })),
-      } as Problem,
-    }
-  const stray = tokenize(line)[read.words]
-  return stray ? { problem: { message: `“${stray.text}” is left over` } as Problem } : { content: read.content }
-}
+type Reader = typeof import('./read-copper.ts').readCopper
+
+/** What reads a figure comes with the first key: the first view of the ledger does without it. */
+const loadReader = async (): Promise<Reader> => (await import('./read-copper.ts')).readCopper
 
 /** The copper reading of a course, entered where it is asked for, with what it means before it is kept. */
 export function ReadInPlace({ tank, dose, primary }: { tank: Tank; dose: Dose; primary: boolean }) {
@@ -38,7 +23,12 @@ export function ReadInPlace({ tank, dose, primary }: { tank: Tank; dose: Dose; p
   const { keep, busy, unkept } = useKeeping()
   const [problem, setProblem] = useState<Problem | undefined>()
   const [text, setText] = useState('')
-  const typed = text.trim() === '' ? null : readCopper(text, tank, { journal, settings, now: minute })
+  const [reader, setReader] = useState<{ read: Reader } | null>(null)
+  const typed = text.trim() === '' ? null : reader?.read(text, tank, { journal, settings, now: minute })
+  const type = (next: string) => {
+    setText(next)
+    if (!reader) void loadReader().then((read) => setReader({ read }))
+  }
   const content = typed?.content
   const hint =
     content?.result.kind === 'value'
@@ -53,7 +43,7 @@ export function ReadInPlace({ tank, dose, primary }: { tank: Tank; dose: Dose; p
   const send = async (event: FormEvent) => {
     event.preventDefault()
     if (text.trim() === '') return setProblem({ message: `what the test shows, such as ${dose.target.toFixed(2)}` })
-    const read = readCopper(text, tank, { journal, settings, now: thisInstant() })
+    const read = (await loadReader())(text, tank, { journal, settings, now: thisInstant() })
     setProblem(read.problem)
     if (read.content && (await keep([read.content]))) setText('')
   }
@@ -63,7 +53,7 @@ export function ReadInPlace({ tank, dose, primary }: { tank: Tank; dose: Dose; p
         <FigureField
           label={`Copper, range ${dose.low.toFixed(2)} to ${dose.high.toFixed(2)}`}
           value={text}
-          onChange={setText}
+          onChange={type}
           after="mg/L"
           problem={problem}
           hint={hint}

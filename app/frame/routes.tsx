@@ -4,10 +4,11 @@ import { BrowserRouter, Route, Routes } from 'react-router'
 import { Ledger } from '../screens/ledger/Ledger.tsx'
 import { appBase } from './base.ts'
 import { Frame } from './Frame.tsx'
-import { NothingHere, SomethingBroke } from './Fallbacks.tsx'
+import { SomethingBroke } from './SomethingBroke.tsx'
 
 // One screen under two addresses is the same component, so that it stays mounted between them.
 const ExpectBox = lazy(async () => ({ default: (await import('../screens/arrivals/ExpectBox.tsx')).ExpectBox }))
+const NothingHere = lazy(async () => ({ default: (await import('./NothingHere.tsx')).NothingHere }))
 const ProductPage = lazy(async () => ({ default: (await import('../screens/shelf/ProductPage.tsx')).ProductPage }))
 
 /** The ledger opens with the app; every other screen loads when it is opened. */

@@ -30,13 +30,15 @@ test('the same again while it is being kept, or a moment after, is written once 
   expect(written).toHaveLength(1)
 })
 
-test('something else, or the same half a second later, is written', async () => {
+test('something else, the same of another day, or half a second later, is written', async () => {
   const { keep, written, pass } = setUp()
   await keep([change(10)])
   await keep([change(12)])
+  await keep([change(10, { happened: '2026-01-01T09:00:00Z' })])
+  await keep([change(10, { happened: '2026-01-02T09:00:00Z' })])
   pass(500)
   await keep([change(10)])
-  expect(written).toHaveLength(3)
+  expect(written).toHaveLength(5)
 })
 
 test('an id made for the press does not make it another one; an animal that is known does', async () => {

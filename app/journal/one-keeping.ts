@@ -22,8 +22,16 @@ export function keyOfEntries(entries: readonly Entry[], now: number): string {
   )
 }
 
+/** When an entry happened, ms; a strike-out when it was logged. */
+const momentOf = (entry: Entry): number => Date.parse('content' in entry ? entry.content.happened : entry.logged)
+
+/** Whether entries are of the same moment, as those of two presses of one button are: what is logged for two days is twice meant. */
+const areOfOneMoment = (one: readonly Entry[], other: readonly Entry[]) =>
+  one.every((entry, i) => Math.abs(momentOf(entry) - momentOf(other[i]!)) < 2 * ONE_PRESS_MS)
+
 interface Keeping {
   key: string
+  entries: readonly Entry[]
   /** ms on a clock that is never set; Infinity while it is under way. */
   until: number
   kept: Promise<Entry[]>
@@ -43,9 +51,9 @@ export function oneKeeping(clock: () => number = () => performance.now()) {
     const at = clock()
     latest = latest.filter(({ until }) => until > at)
     const key = keyOfEntries(entries, Date.now())
-    const same = latest.find((one) => one.key === key)
+    const same = latest.find((one) => one.key === key && areOfOneMoment(one.entries, entries))
     if (same) return same.kept
-    const keeping: Keeping = { key, until: Infinity, kept: write() }
+    const keeping: Keeping = { key, entries, until: Infinity, kept: write() }
     latest.push(keeping)
     keeping.kept.then(
       () => {

@@ -1,27 +1,16 @@
-import { WORDS_LETTERS } from '../../core/journal/contents/text-limits.ts'
-import { useId, useState } from 'react'
-import { styled } from 'styled-components'
+import { lazy, Suspense, useState } from 'react'
 import type { Content } from '../../core/journal/entry.ts'
 import { isAnswered, NO_ANSWER, withAnswers, type Answer } from '../../core/safety/answers.ts'
 import type { Concern } from '../../core/safety/concern.ts'
 import type { Doubted } from '../../core/safety/guard.ts'
 import { isGuarded } from '../../core/safety/guarded-kinds.ts'
-import { inputShape, labelShape } from '../fields/shell.tsx'
 import { thisInstant } from '../frame/now.tsx'
 import { useHousehold } from '../journal/provider.tsx'
-import { Bar, Small, Stack } from '../look/text.ts'
-import { Tick } from '../look/tick.ts'
+import { Bar, Stack } from '../look/text.ts'
 import { guardNow, useGuard } from './guard-when-idle.ts'
 
-const Input = styled.input`
-  ${inputShape}
-`
-
-const Label = styled.label`
-  ${labelShape}
-  display: grid;
-  gap: 5px;
-`
+/** Comes with the first concern: most days none is shown. */
+const ConcernAnswer = lazy(async () => ({ default: (await import('./ConcernAnswer.tsx')).ConcernAnswer }))
 
 /** What speaks of a tank and not of the animal: asked once for all that go there. */
 const OF_THE_TANK: ReadonlySet<string> = new Set(['set-dry', 'open-case', 'running-plan'])
@@ -101,13 +90,21 @@ export function DoubtList({ doubts }: { doubts: Doubts }) {
   return (
     <Stack $gap={10}>
       {doubts.asked.map(({ key, concern, words }) => (
-        <ConcernAnswer
+        <Suspense
           key={key}
-          concern={concern}
-          words={words}
-          answer={doubts.answerTo(key)}
-          onAnswer={(change) => doubts.answer(key, change)}
-        />
+          fallback={
+            <Bar $tone="act" role="alert">
+              {words}
+            </Bar>
+          }
+        >
+          <ConcernAnswer
+            concern={concern}
+            words={words}
+            answer={doubts.answerTo(key)}
+            onAnswer={(change) => doubts.answer(key, change)}
+          />
+        </Suspense>
       ))}
       {doubts.told.map((words) => (
         <Bar key={words} $tone="soon">
@@ -115,102 +112,5 @@ export function DoubtList({ doubts }: { doubts: Doubts }) {
         </Bar>
       ))}
     </Stack>
-  )
-}
-
-/** One concern and the answer that sets it aside: read, a reason, a veterinarian, or that it has happened already. */
-export function ConcernAnswer({
-  concern,
-  words,
-  answer,
-  onAnswer,
-  isAhead = false,
-}: {
-  concern: Concern
-  words: string
-  answer: Answer
-  onAnswer: (change: Partial<Answer>) => void
-  /** It is still to be done, so it cannot have happened already. */
-  isAhead?: boolean
-}) {
-  const { override } = concern
-  return (
-    <Bar $tone={concern.severity === 'caution' ? 'soon' : 'act'} role="alert">
-      <Stack $gap={8}>
-        <span>{words}</span>
-        {override === 'confirm' ? (
-          <Ticked label="I have read this" isOn={answer.isRead} onChange={(isRead) => onAnswer({ isRead })} />
-        ) : (
-          <Reason override={override} answer={answer} onAnswer={onAnswer} isAhead={isAhead} />
-        )}
-      </Stack>
-    </Bar>
-  )
-}
-
-function Reason({
-  override,
-  answer,
-  onAnswer,
-  isAhead,
-}: {
-  override: Concern['override']
-  answer: Answer
-  onAnswer: (change: Partial<Answer>) => void
-  isAhead: boolean
-}) {
-  const id = useId()
-  const isNever = override === 'none'
-  // Setting something aside begins with words: no slip of a finger does it.
-  const hasWords = answer.why.trim() !== ''
-  return (
-    <>
-      {isNever && <Small>This cannot be overridden.</Small>}
-      {!(isNever && isAhead) && (
-        <Label htmlFor={id}>
-          {isNever ? 'What happened, if it has happened already' : answer.hasHappened ? 'What happened' : REASON}
-          <Input
-            id={id}
-            maxLength={WORDS_LETTERS}
-            value={answer.why}
-            onChange={(event) => onAnswer({ why: event.target.value })}
-          />
-        </Label>
-      )}
-      {override === 'reason-and-vet' && !answer.hasHappened && (
-        <div role="radiogroup" aria-label="Has a licensed aquatic veterinarian agreed?">
-          <Small>Has a licensed aquatic veterinarian agreed?</Small>
-          {([true, false] as const).map((value) => (
-            <Tick key={String(value)}>
-              <input
-                type="radio"
-                name={`${id}-vet`}
-                checked={answer.vetAgreed === value}
-                onChange={() => onAnswer({ vetAgreed: value })}
-              />
-              <span>{value ? 'Yes' : 'No'}</span>
-            </Tick>
-          ))}
-        </div>
-      )}
-      {!isAhead && (hasWords || answer.hasHappened) && (
-        <Ticked
-          label="It has already happened: record it"
-          isOn={answer.hasHappened}
-          onChange={(hasHappened) => onAnswer({ hasHappened })}
-        />
-      )}
-    </>
-  )
-}
-
-const REASON = 'Reason for continuing anyway'
-
-function Ticked({ label, isOn, onChange }: { label: string; isOn: boolean; onChange: (isOn: boolean) => void }) {
-  return (
-    <Tick>
-      <input type="checkbox" checked={isOn} onChange={(event) => onChange(event.target.checked)} />
-      <span>{label}</span>
-    </Tick>
   )
 }

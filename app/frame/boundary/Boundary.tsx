@@ -1,5 +1,6 @@
-import { lazy, Suspense, type ReactNode } from 'react'
+import { lazy, Suspense, useState, type ReactNode } from 'react'
 import { ErrorBoundary, type FallbackProps } from 'react-error-boundary'
+import { putAsideDrafts, type Aside } from '../../fields/draft.ts'
 import { Small } from '../../look/text.ts'
 
 const Broke = lazy(async () => ({ default: (await import('./Broke.tsx')).Broke }))
@@ -17,13 +18,16 @@ export interface Part {
 }
 
 /** Holds a fault of one part of the page inside that part: all round it goes on, and in its place stands what can be done. */
-export function Boundary({ resets, children, ...part }: Part & { children: ReactNode }) {
+export function Boundary({ name, extent, drafts, resets, children }: Part & { children: ReactNode }) {
+  const [aside, setAside] = useState<Aside[]>([])
   return (
     <ErrorBoundary
       resetKeys={resets}
+      // Before it is drawn again: a draft that breaks a page would break it at every load.
+      onError={() => drafts !== 'none' && setAside(putAsideDrafts(drafts))}
       fallbackRender={(fault: FallbackProps) => (
-        <Suspense fallback={<Small>{part.name} cannot be shown.</Small>}>
-          <Broke {...part} {...fault} />
+        <Suspense fallback={<Small>{name} cannot be shown.</Small>}>
+          <Broke name={name} extent={extent} aside={aside} {...fault} />
         </Suspense>
       )}
     >

@@ -1,8 +1,7 @@
-import { useEffect, useState } from 'react'
 import type { FallbackProps } from 'react-error-boundary'
 import { useHref } from 'react-router'
 import { styled } from 'styled-components'
-import { putAsideDrafts, type Aside } from '../../fields/draft.ts'
+import type { Aside } from '../../fields/draft.ts'
 import { Button, PlainButton } from '../../look/buttons.ts'
 import { Bar, Line, Small, Stack, Title } from '../../look/text.ts'
 import type { Part } from './Boundary.tsx'
@@ -38,18 +37,10 @@ const SafeRecords = () => <a href={useHref('/records?safe')}>Export the journal,
 export function Broke({
   name,
   extent,
-  drafts,
+  aside,
   error,
   resetErrorBoundary,
-}: FallbackProps & Pick<Part, 'name' | 'extent' | 'drafts'>) {
-  // Put aside once, before it is drawn again: a draft that breaks a page would break it at every load.
-  const [aside, setAside] = useState<Aside[]>([])
-  useEffect(() => {
-    if (drafts === 'none') return
-    const put = putAsideDrafts(drafts)
-    setAside((known) => [...known, ...put])
-    // eslint-disable-next-line react-hooks/exhaustive-deps -- once, when it broke
-  }, [])
+}: FallbackProps & Pick<Part, 'name' | 'extent'> & { aside: readonly Aside[] }) {
   const why = error instanceof Error ? error.message : String(error)
   const typed = aside.map(({ values }) => typedText(values)).filter((text) => text !== '')
   const left = typed.length > 0 && (

@@ -10,7 +10,7 @@ import { useKeeping, UnkeptNote } from '../../../journal/keeping.tsx'
 import { Button } from '../../../look/buttons.ts'
 import { HandbookLink } from '../../../look/HandbookLink.tsx'
 import { Bar, Stack } from '../../../look/text.ts'
-import { ConcernAnswer } from '../../../safety/Doubts.tsx'
+import { ConcernAnswer } from '../../../safety/ConcernAnswer.tsx'
 import { EQUIPMENT_NAMES } from '../../../words/entries.ts'
 
 /** What is missing beside a field that is no text field. */

@@ -1,32 +1,12 @@
 import type { FallbackProps } from 'react-error-boundary'
-import { styled } from 'styled-components'
 import { appBase } from './base.ts'
 import { ButtonLink } from '../look/buttons.ts'
 import { Small, Stack, Title } from '../look/text.ts'
 
-const Page = styled.div`
-  padding: 40px 24px;
-  max-width: 640px;
-`
-
-export function NothingHere() {
-  return (
-    <Page>
-      <Stack>
-        <Title>There is no such page</Title>
-        <p>The address may be from an older version, or mistyped. Nothing of your journal is touched.</p>
-        <div>
-          <ButtonLink href="/">To the ledger</ButtonLink>
-        </div>
-      </Stack>
-    </Page>
-  )
-}
-
 /** Shown where a screen failed: the journal itself is on disk and safe. */
 export function SomethingBroke({ error }: FallbackProps) {
   return (
-    <Page>
+    <div style={{ padding: 24 }}>
       <Stack>
         <Title>This screen broke</Title>
         <p>
@@ -39,6 +19,6 @@ export function SomethingBroke({ error }: FallbackProps) {
           <a href={`${appBase().pathname}records?safe`}>Export the journal, with nothing worked out</a>
         </div>
       </Stack>
-    </Page>
+    </div>
   )
 }
