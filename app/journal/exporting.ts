@@ -35,7 +35,7 @@ export async function saveJournal(name: string, which: Which, text: string, phot
   // A browser that keeps nothing has no pictures either; the journal goes out all the same.
   const pictures = await picturesOf(which, photoIds).catch(() => new Map<string, Uint8Array>())
   if (pictures.size === 0) return downloadText(`${name}.json`, text)
-  const { packArchive } = await import('./archive.ts')
+  const { packArchive } = await import('./bring-in/archive.ts')
   downloadText(`${name}.zip`, Uint8Array.from(packArchive(text, pictures)), 'application/zip')
 }
 

@@ -100,22 +100,32 @@ export function useOpening() {
   })
   const store = query.data?.opened.store
   const [restored, setRestored] = useState<number | null>(null)
-  useEffect(
-    () =>
-      store?.subscribe((arrival) => {
-        // Read again with the page as it stands: what is half typed on it stays.
-        if (arrival.kind === 'replaced') void client.invalidateQueries({ queryKey: key(which) })
-        else if (arrival.kind === 'restored') setRestored(arrival.count)
-        else
-          // The journal has heard of it already, from the same store: it takes the entries in once their courses are known.
-          void loadDefinitionsOf(arrival.entries)
-            .catch(() => {})
-            .then(() => client.setQueryData<Snapshot>(key(which), (known) => known && snapshot(known.opened)))
-      }),
-    [store, client, which],
-  )
+  useEffect(() => {
+    let timer: ReturnType<typeof setTimeout> | null = null
+    const showArrived = () => {
+      timer = null
+      client.setQueryData<Snapshot>(key(which), (known) => known && snapshot(known.opened))
+    }
+    const stop = store?.subscribe((arrival) => {
+      // Read again with the page as it stands: what is half typed on it stays.
+      if (arrival.kind === 'replaced') void client.invalidateQueries({ queryKey: key(which) })
+      else if (arrival.kind === 'restored') setRestored(arrival.count)
+      else
+        // The journal has heard of it already, from the same store: it takes the entries in once their courses are known.
+        void loadDefinitionsOf(arrival.entries)
+          .catch(() => {})
+          .then(() => (timer ??= setTimeout(showArrived, ARRIVALS_MS)))
+    })
+    return () => {
+      clearTimeout(timer ?? undefined)
+      stop?.()
+    }
+  }, [store, client, which])
   return { ...query, restored, dismissRestored: () => setRestored(null) }
 }
+
+/** What other tabs write is drawn together, not entry by entry, ms. */
+const ARRIVALS_MS = 60
 
 /** Everything a screen reads and does. */
 export interface Household {

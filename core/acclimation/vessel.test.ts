@@ -38,6 +38,21 @@ describe('an open container, carried on', () => {
     )
   })
 
+  test('figures that no hand could follow come to an end, with the tank’s water in it', () => {
+    const hostile: [Running, Setting['container']][] = [
+      [scoop(1e-9, 1e-9), setting.container],
+      [scoop(0.1, 1e-9), setting.container],
+      [drip(1e12), setting.container],
+      [drip(100), { capacityL: 1e-9, leaveL: 1e-9 }],
+      [drip(100), { capacityL: 1, leaveL: 5 }],
+    ]
+    for (const [way, container] of hostile) {
+      const { vessel } = carry(opened, way, 60, container, around)
+      expect(vessel.minute).toBe(60)
+      expect(vessel.water.salinityPsu).toBeCloseTo(35, 3)
+    }
+  })
+
   test('two steps are one: where it is looked at on the way changes nothing', () => {
     fc.assert(
       fc.property(anyWay, anyMinutes, fc.double({ min: 0.05, max: 0.95, noNaN: true }), (way, minutes, share) => {

@@ -29,6 +29,10 @@ export const HAIR = 1e-9
 export const nextScoopAt = ({ method, from, scoops }: Running): number =>
   method.kind === 'scoop' ? from + (scoops + 1) * method.everyMinutes : Infinity
 
+/** Scoops and pourings-off that are followed one by one: no hand does more. */
+const MOST_ACTS_PER_MINUTE = 60
+const MOST_ACTS_AT_ONCE = 100
+
 /** Litres a minute that run in of themselves. */
 export const flowOf = (method: AcclimationMethod | null): number =>
   method?.kind === 'drip' ? method.mlPerMinute / 1000 : 0
@@ -46,11 +50,14 @@ export function carry(
 ): { vessel: Vessel; running: Running | null } {
   let { minute, volumeL, water } = start
   let scoops = running?.scoops ?? 0
+  let left = MOST_ACTS_AT_ONCE + MOST_ACTS_PER_MINUTE * (until - minute)
   while (minute < until - HAIR) {
+    // Mixed so often that nothing of the bag's water is left: it need not be followed scoop by scoop.
+    if (--left < 0) return { vessel: { minute: until, volumeL, water: mixed(water, 0, around.tank, volumeL) }, running }
     const begun = running !== null && minute >= running.from - HAIR
     const flow = begun ? flowOf(running.method) : 0
     const scoopAt = running ? nextScoopAt({ ...running, scoops }) : Infinity
-    const fullAt = flow > 0 ? minute + (capacityL - volumeL) / flow : Infinity
+    const fullAt = flow > 0 ? minute + Math.max(0, capacityL - volumeL) / flow : Infinity
     const beginsAt = running !== null && !begun ? running.from : Infinity
     const next = Math.min(until, scoopAt, fullAt, beginsAt)
     water = openFor(water, volumeL, flow, next - minute, around)

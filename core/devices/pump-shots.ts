@@ -7,8 +7,11 @@ export interface PlannedShot {
   ml: number
 }
 
+/** No more of an order is looked at than so many days before the end of the time that is asked for. */
+const LOOK_BACK_DAYS = 400
+
 /**
- * The shots that an order asks for over some time, at the beginning of each local hour that has any. An hour that the clocks skip has no shot; one that
+ * The shots that an order asks for over some time, at most its last 400 days, at the beginning of each local hour that has any. An hour that the clocks skip has no shot; one that
  * they repeat has one.
  * @param from ms, exclusive
  * @param until ms, inclusive
@@ -19,7 +22,8 @@ export function plannedShots(order: PumpOrder, from: number, until: number): Pla
   const clock = zoneClock(order.timeZone)
   const starts = Date.parse(order.startsAt)
   const ends = order.days === null ? Infinity : starts + order.days * MS_PER_DAY
-  const [first, last] = [Math.max(from, starts), Math.min(until, ends)]
+  const last = Math.min(until, ends)
+  const first = Math.max(from, starts, last - LOOK_BACK_DAYS * MS_PER_DAY)
   const shots: PlannedShot[] = []
   for (let day = clock.dayOf(first); day <= clock.dayOf(last); day++)
     for (const [hour, ml] of order.mlByHour.entries()) {

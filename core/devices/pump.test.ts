@@ -11,7 +11,7 @@ import { parameterById } from '../catalogue/parameter.ts'
 import { dayRises } from './pump-check.ts'
 import { orderOf, pumpCautions, unwrittenDoses } from './pump-doses.ts'
 import { proposePump } from './pump-proposal.ts'
-import { pumpState, shotsByHour } from './pump-shots.ts'
+import { plannedShots, pumpState, shotsByHour } from './pump-shots.ts'
 import { pumpsInTank } from './pumps-in-tank.ts'
 import { probeSample } from './stand-in/probe.ts'
 import { shotsGiven } from './stand-in/pump.ts'
@@ -208,4 +208,20 @@ test('the pump of a tank as the journal alone says: what a day raises, and when 
   expect((pump!.dryAt! - on(0)) / MS_PER_HOUR).toBeCloseTo(110.5, 1)
   // Its ten days are over.
   expect(pumpsInTank(journal, hall, 'UTC', on(241))).toEqual([])
+})
+
+test('a plan of the year 1000 is looked at no further back than 400 days', () => {
+  const order = {
+    startsAt: '1000-01-01T00:00:00Z',
+    timeZone: 'UTC',
+    mlByHour: shotsByHour(24, 24),
+    days: null,
+    bottleMl: 120,
+    residueMl: 10,
+    raises: [],
+  }
+  const shots = plannedShots(order, Date.parse(order.startsAt), on(0))
+  expect(shots).toHaveLength(400 * 24)
+  expect(shots.at(-1)!.at).toBeLessThanOrEqual(on(0))
+  expect(pumpState(order, [], on(0)).missed.length).toBeLessThanOrEqual(400 * 24)
 })

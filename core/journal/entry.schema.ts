@@ -144,5 +144,6 @@ export const JournalFile = strict({
   format: Type.Literal(FORMAT_NAME),
   version: Type.Integer({ minimum: 1 }),
   exported: instant('when the file was written'),
+  checksum: opt(Type.String({ pattern: '^[0-9a-f]{8}$', description: 'CRC-32 of the entries, a line of JSON each' })),
   entries: Type.Array(Type.Unknown({ description: 'entries' })),
 })

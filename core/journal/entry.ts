@@ -20,5 +20,7 @@ export interface JournalFile {
   format: string
   version: number
   exported: string
+  /** CRC-32 of the entries, a line of JSON each, in eight hexadecimal digits; files from before have none. */
+  checksum?: string
   entries: Entry[]
 }

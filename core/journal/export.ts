@@ -1,3 +1,4 @@
+import { checksumOf } from './checksum.ts'
 import type { JournalFile } from './entry.ts'
 import { FORMAT_NAME, FORMAT_VERSION } from './format.ts'
 import type { Journal } from './journal.ts'
@@ -8,11 +9,12 @@ import type { Journal } from './journal.ts'
  * @param exported when it is written, an instant
  */
 export function exportJournal(journal: Journal, exported: string): string {
-  const { entries, ...frame }: JournalFile = {
+  const entries = journal.entries()
+  const frame: Omit<JournalFile, 'entries'> = {
     format: FORMAT_NAME,
     version: FORMAT_VERSION,
     exported,
-    entries: journal.entries(),
+    checksum: checksumOf(entries),
   }
   const lines = entries.map((entry) => `  ${JSON.stringify(entry)}`).join(',\n')
   const head = JSON.stringify(frame, null, 1).slice(0, -2)

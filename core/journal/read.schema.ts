@@ -15,5 +15,9 @@ export type ReadProblem = Static<typeof problem>
 export const JournalReadOutput = strict({
   entries: Type.Array(Type.Unsafe<Entry>({ type: 'object' })),
   problems: Type.Array(problem),
+  isAltered: Type.Boolean({
+    description:
+      'its checksum does not fit: the file was changed or damaged after it was written; false where it has none',
+  }),
 })
 export type JournalReadOutput = Static<typeof JournalReadOutput>

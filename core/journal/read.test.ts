@@ -1,6 +1,6 @@
 import { Journal } from './journal.ts'
 import { exportJournal } from './export.ts'
-import { readJournal } from './read.ts'
+import { readJournal, readJournalText } from './read.ts'
 import { bareTank, copper, note, scribe } from './testing.ts'
 import type { Entry } from './entry.ts'
 
@@ -30,6 +30,28 @@ describe('reading a journal file', () => {
     expect(back.entries).toEqual(journal.entries())
   })
 
+  test('a checksum that fits, one that does not, and none', () => {
+    const journal = new Journal()
+    journal.add([record(bareTank('q', 'Quarantäne')), reading])
+    const text = exportJournal(journal, '2026-11-23T10:00:00Z')
+    expect(text).toMatch(/"checksum": "[0-9a-f]{8}"/)
+    expect(read(text).isAltered).toBe(false)
+    const altered = read(text.replace('2.1', '21'))
+    expect(altered).toMatchObject({ isAltered: true, problems: [] })
+    expect(altered.entries).toHaveLength(2)
+    expect(read(text.replace(/ "checksum": .*\n/, '')).isAltered).toBe(false)
+    // Laid out otherwise it is still the same file.
+    expect(read(JSON.stringify(JSON.parse(text))).isAltered).toBe(false)
+  })
+
+  test('how far the checks are is told', () => {
+    const told: number[] = []
+    readJournalText(file(Array.from({ length: 2500 }, (_, i) => ({ ...reading, id: `r${i}` }))), (checked, of) =>
+      told.push(checked / of),
+    )
+    expect(told).toEqual([0, 0.4, 0.8])
+  })
+
   test('a text that is not JSON: the line is named', () => {
     const broken = file([reading]).replace('"value": 2.1', '"value": 2.1.')
     const line = broken.split('\n').findIndex((text) => text.includes('2.1.')) + 1
@@ -54,6 +76,7 @@ describe('reading a journal file', () => {
     const unit = { ...reading, content: { ...reading.content, unit: 'ppb' } }
     expect(read(file([unit]))).toEqual({
       entries: [],
+      isAltered: false,
       problems: [{ path: '/entries/0/content/unit', message: 'expected mg/L, the unit copper is kept in; came "ppb"' }],
     })
     const parameter = { ...reading, content: { ...reading.content, parameter: 'gold' } }

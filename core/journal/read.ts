@@ -3,6 +3,7 @@ import { parse, type ParseError } from 'jsonc-parser'
 import { invalid, ok, type Result } from '../result/result.ts'
 import { boundsFault } from '../schema/bounds.ts'
 import { entryFault, fileFault } from './check.ts'
+import { checksumOf } from './checksum.ts'
 import { FORMAT_NAME, FORMAT_VERSION } from './format.ts'
 import { isCorrection, type Entry } from './entry.ts'
 import { Journal } from './journal.ts'
@@ -21,6 +22,7 @@ function lineOfFault(text: string): number {
 
 interface Frame {
   version: number
+  checksum?: string
   entries: unknown[]
 }
 
@@ -64,17 +66,29 @@ const MAX_MESSAGE = 200
  * the problems say where in the file they are and what was expected.
  */
 export function readJournal({ text }: JournalReadInput): Result<JournalReadOutput> {
-  const parsed = parseText(text)
-  return ok('problem' in parsed ? { entries: [], problems: [parsed.problem] } : readJournalValue(parsed.value))
+  return ok(readJournalText(text))
 }
 
+/** The same, with the progress of its checks. */
+export function readJournalText(text: string, onProgress?: CheckProgress): JournalReadOutput {
+  const parsed = parseText(text)
+  return 'problem' in parsed ? refused(parsed.problem) : readJournalValue(parsed.value, onProgress)
+}
+
+const refused = (...problems: ReadProblem[]): JournalReadOutput => ({ entries: [], problems, isAltered: false })
+
+/** Told how many of so many entries are checked. */
+export type CheckProgress = (checked: number, of: number) => void
+const TOLD_EACH = 1000
+
 /** Reads a journal file's content, once it is parsed. */
-export function readJournalValue(value: unknown): JournalReadOutput {
+export function readJournalValue(value: unknown, onProgress?: CheckProgress): JournalReadOutput {
   const read = readFrame(value)
-  if ('problem' in read) return { entries: [], problems: [read.problem] }
+  if ('problem' in read) return refused(read.problem)
   const problems: ReadProblem[] = []
   const byId = new Map<string, Entry>()
   for (const [index, one] of read.frame.entries.entries()) {
+    if (index % TOLD_EACH === 0) onProgress?.(index, read.frame.entries.length)
     const at = `/entries/${index}`
     const fault = entryFault(one)
     if (fault) problems.push({ path: at + fault.path, message: fault.message })
@@ -88,7 +102,13 @@ export function readJournalValue(value: unknown): JournalReadOutput {
     if (problems.length >= MAX_PROBLEMS) break
   }
   if (problems.length === 0) problems.push(...correctionProblems(read.frame.entries as Entry[], byId))
-  return problems.length > 0 ? { entries: [], problems } : { entries: [...byId.values()], problems }
+  if (problems.length > 0) return refused(...problems)
+  const { checksum, entries } = read.frame
+  return {
+    entries: [...byId.values()],
+    problems,
+    isAltered: checksum !== undefined && checksum !== checksumOf(entries),
+  }
 }
 
 /**

@@ -79,12 +79,16 @@ A journal file is a JSON text in UTF-8:
  "format": "${FORMAT_NAME}",
  "version": ${FORMAT_VERSION},
  "exported": "2026-11-23T18:30:00.000Z",
+ "checksum": "5d0c7a12",
  "entries": [
   {"id":"…","logged":"2026-11-23T18:30:02.114Z","content":{"kind":"water-change","happened":"2026-11-23T18:30:00.000Z","tankId":"…","litres":12}}
  ]
 }
 \`\`\`
 
+- **The checksum** is the CRC-32 of the entries, each as JSON without spaces on a line of its own, in eight hexadecimal digits. Files from before have
+  none and are read; where it does not fit, the keeper is asked before anything is taken in.
+- **Bounds**: what happened over 30 years ago, over 5 years ahead, or with figures beyond any aquarium (core/journal/plausible.ts) is refused.
 - **An instant** is ISO 8601 in UTC, ends in Z and names a date that exists.
 - **Units** are always the same, whatever the household is used to: L, cm, mg/L, mg, g, °C, psu, dKH. A reading states its unit as a check.
 - **Entries are never changed.** An entry records something (\`content\`), or corrects an earlier one (\`corrects\` and a \`content\` of the same kind in its
@@ -104,7 +108,7 @@ A journal that holds photos is exported as a zip archive of two things, and is r
 - \`journal.json\`: the journal file as above.
 - \`photos/<photoId>.jpg\`: each picture, a JPEG as it was scaled down on the device, named by the \`photoId\` of its \`photo\` entry.
 
-An archive without \`journal.json\`, a picture that is no JPEG, or an archive that came in part only is refused and nothing of it is kept. A picture
+An archive without \`journal.json\`, with a name that stands twice or a text that is not UTF-8, with a picture that is no JPEG, or an archive that came in part only is refused and nothing of it is kept. A picture
 that is not in the archive is missing and nothing else: its entry stays and says so. On a device pictures lie in a store of their own, beside the
 journal's.
 

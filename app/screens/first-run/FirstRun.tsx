@@ -13,7 +13,7 @@ import { useHousehold, useShown } from '../../journal/provider.tsx'
 import { PlainButton, PrimaryButton } from '../../look/buttons.ts'
 import { Narrow, Page } from '../../look/page.ts'
 import { Bar, Heading, Line, Small, Stack, Title } from '../../look/text.ts'
-import { ImportFile } from '../../journal/ImportFile.tsx'
+import { ImportFile } from '../../journal/bring-in/ImportFile.tsx'
 import { PutAside } from '../../journal/PutAside.tsx'
 
 type Values = UnitHabits & { timeZone: string }

@@ -1,7 +1,7 @@
 import { useSearchParams } from 'react-router'
 import { styled } from 'styled-components'
 import { exportToFile } from '../../journal/exporting.ts'
-import { ImportFile } from '../../journal/ImportFile.tsx'
+import { ImportFile } from '../../journal/bring-in/ImportFile.tsx'
 import { useHousehold, useShown } from '../../journal/provider.tsx'
 import { WHICH_NAMES, type Which } from '../../journal/which.ts'
 import { Button, ButtonLink, PrimaryButton } from '../../look/buttons.ts'

@@ -42,8 +42,19 @@ const END_OF_DIRECTORY = 0x06054b50
 const END_BYTES = 22
 const RECORD_BYTES = 46
 
-/** The checksums that a zip's own directory states, by file name; null where the directory cannot be read. */
-function checksumsOf(bytes: Uint8Array): Map<string, number> | null {
+const NOT_UTF8 = 'this is no text in UTF-8: copy the file again from where it was saved'
+
+/** Bytes as text; null where they are not UTF-8. */
+function utf8Text(bytes: Uint8Array): string | null {
+  try {
+    return new TextDecoder('utf-8', { fatal: true }).decode(bytes)
+  } catch {
+    return null
+  }
+}
+
+/** The checksums that a zip's own directory states, by file name; a name that stands there twice; null where the directory cannot be read. */
+function checksumsOf(bytes: Uint8Array): Map<string, number> | string | null {
   const view = new DataView(bytes.buffer, bytes.byteOffset, bytes.byteLength)
   let end = bytes.length - END_BYTES
   while (end >= 0 && view.getUint32(end, true) !== END_OF_DIRECTORY) end--
@@ -66,6 +77,7 @@ function checksumsOf(bytes: Uint8Array): Map<string, number> | null {
       strFromU8(bytes.subarray(local + LOCAL_BYTES, local + LOCAL_BYTES + name)) !== named
     )
       return null
+    if (checksums.has(named)) return named
     checksums.set(named, view.getUint32(at + 16, true))
     at += RECORD_BYTES + name + extra + comment
   }
@@ -85,7 +97,10 @@ function refusalOf({ name, size, originalSize }: UnzipFileInfo): string | null {
 
 /** Reads a journal file, with pictures or without. The problem says what is wrong with the archive itself. */
 export function readArchive(bytes: Uint8Array): Archive | { problem: string } {
-  if (!isZip(bytes)) return { text: new TextDecoder().decode(bytes), photos: new Map() }
+  if (!isZip(bytes)) {
+    const text = utf8Text(bytes)
+    return text === null ? { problem: NOT_UTF8 } : { text, photos: new Map() }
+  }
   let files: Record<string, Uint8Array>
   const refused: string[] = []
   try {
@@ -103,6 +118,8 @@ export function readArchive(bytes: Uint8Array): Archive | { problem: string } {
   }
   if (refused[0] !== undefined) return { problem: refused[0] }
   const checksums = checksumsOf(bytes)
+  if (typeof checksums === 'string')
+    return { problem: `${checksums.slice(0, 80)} stands twice in this archive: expected it once` }
   if (!checksums) return { problem: 'this archive is damaged: copy the file again from where it was saved' }
   for (const [name, content] of Object.entries(files))
     if (checksums.get(name) !== crc32.buf(content) >>> 0)
@@ -115,5 +132,6 @@ export function readArchive(bytes: Uint8Array): Archive | { problem: string } {
     if (!isJpeg(content)) return { problem: `${path} is no JPEG picture` }
     photos.set(path.slice(FOLDER.length, -'.jpg'.length), content)
   }
-  return { text: strFromU8(journal), photos }
+  const text = utf8Text(journal)
+  return text === null ? { problem: `${JOURNAL} is damaged: ${NOT_UTF8}` } : { text, photos }
 }

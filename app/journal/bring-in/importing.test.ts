@@ -1,6 +1,6 @@
-import { Journal } from '../../core/journal/journal.ts'
-import { bareTank, copper, note, scribe } from '../../core/journal/testing.ts'
-import { exportName } from './exporting.ts'
+import { Journal } from '../../../core/journal/journal.ts'
+import { bareTank, copper, note, scribe } from '../../../core/journal/testing.ts'
+import { exportName } from '../exporting.ts'
 import { previewOf } from './importing.ts'
 
 const { record, correct, strike } = scribe()
@@ -11,14 +11,10 @@ describe('what an import would add', () => {
   test('only what is new, counted by kind, with the days it spans', () => {
     const journal = new Journal()
     journal.add([tank, first])
-    const preview = previewOf(journal, [
-      tank,
-      first,
-      second,
-      record(note('q', 4, 'x')),
-      correct(first, copper('q', 3, 2)),
-      strike(second),
-    ])
+    const preview = previewOf(
+      (id) => journal.entry(id),
+      [tank, first, second, record(note('q', 4, 'x')), correct(first, copper('q', 3, 2)), strike(second)],
+    )
     expect(preview).toMatchObject({ same: 2, conflicts: [], span: '4 Jul 2026 to 10 Jul 2026' })
     expect(preview.fresh).toHaveLength(4)
     expect(new Map(preview.counts)).toEqual(
@@ -34,13 +30,15 @@ describe('what an import would add', () => {
   test('nothing new is nothing, and says no span', () => {
     const journal = new Journal()
     journal.add([tank])
-    expect(previewOf(journal, [tank])).toMatchObject({ fresh: [], same: 1, span: null })
+    expect(previewOf((id) => journal.entry(id), [tank])).toMatchObject({ fresh: [], same: 1, span: null })
   })
 
   test('the same id with other content is a conflict by its id', () => {
     const journal = new Journal()
     journal.add([first])
-    expect(previewOf(journal, [{ ...first, content: copper('q', 3, 9) }]).conflicts).toEqual([first.id])
+    expect(previewOf((id) => journal.entry(id), [{ ...first, content: copper('q', 3, 9) }]).conflicts).toEqual([
+      first.id,
+    ])
   })
 })
 

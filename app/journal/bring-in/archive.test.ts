@@ -12,6 +12,20 @@ test('a plain journal file is read as before', () => {
   expect(readArchive(strToU8('{"a":1}'))).toEqual({ text: '{"a":1}', photos: new Map() })
 })
 
+test('a plain file that is not UTF-8 is not guessed at', () => {
+  expect(readArchive(Uint8Array.from([0x7b, 0x22, 0xe9, 0x22, 0x7d]))).toMatchObject({
+    problem: expect.stringMatching(/no text in UTF-8/),
+  })
+})
+
+/** An archive whose directory names one file twice. */
+function twice(name: string): Uint8Array {
+  const other = name.replace(/./, 'b')
+  const bytes = zipSync({ 'journal.json': strToU8('{}'), [name]: strToU8('1'), [other]: strToU8('2') })
+  const text = Array.from(bytes, (byte) => String.fromCharCode(byte)).join('')
+  return Uint8Array.from(text.replaceAll(other, name), (letter) => letter.charCodeAt(0))
+}
+
 test.each([
   ['cut short', packArchive('{}', new Map([['p1', jpeg]])).slice(0, 40), /cannot be unpacked/],
   ['without a journal', zipSync({ 'notes.txt': strToU8('hello') }), /expected journal.json/],
@@ -20,6 +34,8 @@ test.each([
     zipSync({ 'journal.json': strToU8('{}'), 'photos/../../evil.jpg': jpeg }),
     /evil\.jpg is no picture of a journal/,
   ],
+  ['with text in no UTF-8', zipSync({ 'journal.json': Uint8Array.from([0x7b, 0xff, 0x7d]) }), /no text in UTF-8/],
+  ['with a name twice', twice('a.txt'), /a\.txt stands twice/],
   [
     'that would fill the memory',
     zipSync({ 'journal.json': new Uint8Array(40 * 1024 * 1024) }),

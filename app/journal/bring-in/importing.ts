@@ -1,6 +1,5 @@
 import equal from 'fast-deep-equal'
-import { isCorrection, isStrikeOut, type ContentKind, type Entry } from '../../core/journal/entry.ts'
-import type { Journal } from '../../core/journal/journal.ts'
+import { isCorrection, isStrikeOut, type ContentKind, type Entry } from '../../../core/journal/entry.ts'
 
 /** What an import would add to a journal. */
 export interface Preview {
@@ -82,15 +81,18 @@ const kindOf = (entry: Entry): string =>
 
 const DATE = new Intl.DateTimeFormat('en-GB', { day: 'numeric', month: 'short', year: 'numeric' })
 
-/** Compares a file's entries with the journal, without keeping anything. */
-export function previewOf(journal: Journal, entries: readonly Entry[]): Preview {
+/**
+ * Compares a file's entries with the journal, without keeping anything.
+ * @param knownEntry the journal's entry of an id
+ */
+export function previewOf(knownEntry: (id: string) => Entry | undefined, entries: readonly Entry[]): Preview {
   const fresh: Entry[] = []
   const conflicts: string[] = []
   const counts = new Map<string, number>()
   let same = 0
   let [first, last] = [Infinity, -Infinity]
   for (const entry of entries) {
-    const known = journal.entry(entry.id)
+    const known = knownEntry(entry.id)
     if (known) {
       if (equal(known, entry)) same++
       else conflicts.push(entry.id)
