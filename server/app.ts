@@ -7,6 +7,13 @@ import { deviceRoutes } from './device-routes.ts'
 import { securityHeaders } from './security.ts'
 import { StandIns } from './stand-ins.ts'
 
+/** What is wrong with a request to the devices that never reached its own route. */
+const API_FAULTS: Readonly<Record<number, string>> = {
+  400: 'expected JSON',
+  413: 'expected at most 64 KB',
+  415: 'expected JSON in UTF-8',
+}
+
 const YEAR_S = 31_536_000
 
 /**
@@ -14,17 +21,26 @@ const YEAR_S = 31_536_000
  * @param dist the folder of the built app
  * @param listening the host the server listens on: requests for other hosts are refused
  * @param standIns the simulated devices
+ * @param pairingWord what every order to a device has to bring; null where the server answers to its own machine alone
  */
-export function createApp(dist: string, listening = '127.0.0.1', standIns = new StandIns()): Express {
+export function createApp(
+  dist: string,
+  listening = '127.0.0.1',
+  { standIns = new StandIns(), pairingWord = null }: { standIns?: StandIns; pairingWord?: string | null } = {},
+): Express {
   const app = express()
   app.disable('x-powered-by')
   app.use(securityHeaders())
   app.use((request, response, next) => {
     if (isOwnHost(request.headers.host, listening)) return next()
-    response.status(421).type('text/plain').send('This server answers to its own names only.')
+    const fault = 'This server answers to its own names only.'
+    if (request.path.startsWith('/api')) response.status(421).json({ error: fault })
+    else response.status(421).type('text/plain').send(fault)
   })
   app.use(compression())
-  app.use('/api', deviceRoutes(standIns))
+  app.use('/api', deviceRoutes(standIns, pairingWord), (_request, response) => {
+    response.status(404).json({ error: 'there is no such address; docs/devices.md lists them' })
+  })
   app.use(
     '/assets',
     // Their names carry a hash of their content.
@@ -45,13 +61,17 @@ export function createApp(dist: string, listening = '127.0.0.1', standIns = new 
     }
     await sendDocument(response)
   })
-  const onError: ErrorRequestHandler = (error: { status?: number }, _request, response, _next) => {
+  const onError: ErrorRequestHandler = (error: { status?: number }, request, response, _next) => {
     const status = error.status ?? 500
+    if (status >= 500) console.error(error)
+    if (request.path.startsWith('/api')) {
+      response.status(status).json({ error: API_FAULTS[status] ?? 'something went wrong on the server' })
+      return
+    }
     response
       .status(status)
       .type('text/plain')
       .send(status === 404 ? 'There is nothing here.' : 'Something went wrong on the server.')
-    if (status >= 500) console.error(error)
   }
   app.use(onError)
   return app

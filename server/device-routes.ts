@@ -1,5 +1,7 @@
+import { timingSafeEqual } from 'node:crypto'
 import express, { Router, type Request, type RequestHandler, type Response } from 'express'
 import { readMessage, type DeviceOffered } from '../core/devices/messages.ts'
+import { orderFault } from '../core/devices/order-bounds.ts'
 import { isZone } from '../core/time/zone.ts'
 import { standInPicture } from './picture.ts'
 import type { StandIns } from './stand-ins.ts'
@@ -16,6 +18,18 @@ const ownPagesOnly: RequestHandler = (request, response, next) => {
   next()
 }
 
+/** The header that brings the pairing word. */
+const PAIRING = 'x-brinvo-pairing'
+
+const pairedWritesOnly =
+  (word: string): RequestHandler =>
+  (request, response, next) => {
+    const came = Buffer.from(request.get(PAIRING) ?? '')
+    const expected = Buffer.from(word)
+    if (request.method === 'GET' || (came.length === expected.length && timingSafeEqual(came, expected))) return next()
+    response.status(401).json({ error: 'type the pairing word that the server shows where it was started' })
+  }
+
 /** An instant of the query; the beginning of time where there is none. */
 const sinceOf = (request: Request): number => {
   const { since } = request.query
@@ -26,10 +40,13 @@ const sinceOf = (request: Request): number => {
 /**
  * The devices' interface: JSON over HTTP and server-sent events, docs/devices.md. The stand-ins answer it; a real device takes their place by answering the
  * same.
+ * @param pairingWord what every write has to bring where the server listens beyond its own machine; null where it does not
  */
-export function deviceRoutes(standIns: StandIns): Router {
+export function deviceRoutes(standIns: StandIns, pairingWord: string | null = null): Router {
   const routes = Router()
   routes.use(ownPagesOnly)
+  // Whoever is on the network may look; only who has read the word at the server may make a pump give something.
+  if (pairingWord !== null) routes.use(pairedWritesOnly(pairingWord))
   routes.use(express.json({ limit: '64kb' }))
   routes.use((_request, response, next) => {
     response.setHeader('Cache-Control', 'no-store')
@@ -107,9 +124,11 @@ export function deviceRoutes(standIns: StandIns): Router {
     const device = known(request, response, 'pump')
     if (!device) return
     const order = readMessage('pumpOrder', request.body)
+    const fault = order.ok ? orderFault(order.value, standIns.now()) : null
     if (!order.ok) response.status(400).json({ error: `${order.error.path} ${order.error.message}` })
     else if (!isZone(order.value.timeZone))
       response.status(400).json({ error: `no time zone is called “${order.value.timeZone}”` })
+    else if (fault !== null) response.status(400).json({ error: fault })
     else {
       standIns.order(device.id, order.value)
       response.json(standIns.report(device.id, 0))

@@ -114,3 +114,72 @@ test('what is wrong is said: a bad order, a device that is none, a page from els
   )
   expect((await ask('GET', '/devices', undefined, { origin: 'http://evil.example' })).status).toBe(403)
 })
+
+test('orders that would run for ever are refused, with what would be right', async () => {
+  const refused = async (more: object, words: RegExp) =>
+    expect(await ask('PUT', '/devices/pump-1/plan', { ...order(hours(0)), ...more })).toMatchObject({
+      status: 400,
+      body: { error: expect.stringMatching(words) as string },
+    })
+  await refused({ startsAt: '1000-01-01T00:00:00Z' }, /startsAt: expected a time within a year/)
+  await refused({ days: 4000 }, /days: expected at most 366/)
+  await refused({ mlByHour: Array.from({ length: 24 }, () => 1e9) }, /mlByHour\/0: expected at most 5000 mL/)
+})
+
+test('a year of shots comes page by page; none is missing and none comes twice', async () => {
+  const now = Date.parse(String((await ask('GET', '/devices')).body['now']))
+  const startsAt = new Date(now - 360 * 86_400_000).toISOString()
+  expect((await ask('PUT', '/devices/pump-1/plan', { ...order(startsAt), bottleMl: 1e5 })).status).toBe(200)
+  const shots: { at: string; ml: number }[] = []
+  let pages = 0
+  for (let since = startsAt; ; since = shots.at(-1)!.at) {
+    const { body } = await ask('GET', `/devices/pump-1/plan?since=${since}`)
+    const report = readMessage('pumpReport', body)
+    if (!report.ok) throw new Error(report.error.message)
+    pages++
+    shots.push(...report.value.shots)
+    if (!report.value.more) break
+  }
+  expect(pages).toBeGreaterThan(5)
+  expect(new Set(shots.map(({ at }) => at)).size).toBe(shots.length)
+  expect(shots).toHaveLength(360 * 24)
+  await ask('DELETE', '/devices/pump-1/plan')
+})
+
+test('whatever is wrong with a request, the answer is { error }', async () => {
+  const raw = async (path: string, init: RequestInit) => {
+    const response = await fetch(api + path, init)
+    return { status: response.status, body: (await response.json()) as { error?: unknown } }
+  }
+  const json = { 'content-type': 'application/json' }
+  for (const [path, init, status] of [
+    ['/nothing', {}, 404],
+    ['/devices/pump-1/plan', { method: 'PUT', headers: json, body: '{"startsAt":' }, 400],
+    ['/devices/pump-1/plan', { method: 'PUT', headers: json, body: JSON.stringify('x'.repeat(70_000)) }, 413],
+    [
+      '/devices/pump-1/plan',
+      { method: 'PUT', headers: { 'content-type': 'application/json; charset=moon' }, body: '{}' },
+      415,
+    ],
+    ['/devices/%E0%A4%A/plan', {}, 400],
+    ['/devices/pump-1/plan', { method: 'PATCH' }, 404],
+  ] as const)
+    expect(await raw(path, init)).toMatchObject({ status, body: { error: expect.any(String) as string } })
+})
+
+test('open to the network, every order brings the pairing word', async () => {
+  const open = createServer(createApp(tmpdir(), '127.0.0.1', { pairingWord: 'kelpforest' }))
+  await new Promise<void>((resolve) => open.listen(0, '127.0.0.1', resolve))
+  const at = `http://127.0.0.1:${(open.address() as AddressInfo).port}/api/devices`
+  const stop = (word?: string) =>
+    fetch(`${at}/pump-1/plan`, {
+      method: 'DELETE',
+      ...(word !== undefined && { headers: { 'x-brinvo-pairing': word } }),
+    })
+  expect((await fetch(at)).status).toBe(200)
+  expect((await stop()).status).toBe(401)
+  expect((await stop('kelpforesT')).status).toBe(401)
+  expect((await stop('kelpforest')).status).toBe(200)
+  open.closeAllConnections()
+  open.close()
+})

@@ -1,3 +1,4 @@
+import { randomInt } from 'node:crypto'
 import { createServer } from 'node:http'
 import { fileURLToPath } from 'node:url'
 import { inUrl, readAddress } from './address.ts'
@@ -9,9 +10,18 @@ const PORTS_TO_TRY = 20
 const address = readAddress(process.env)
 const dist = process.env['BRINVO_DIST'] ?? fileURLToPath(new URL('../dist', import.meta.url))
 
+/** Without letters and figures that look alike. */
+const LETTERS = 'abcdefghjkmnpqrstuvwxyz23456789'
+const WORD_LETTERS = 10
+
+const pairingWord =
+  process.env['BRINVO_PAIRING'] ??
+  Array.from({ length: WORD_LETTERS }, () => LETTERS[randomInt(LETTERS.length)]).join('')
+
 /** Listens on the asked port, or on the first free one from 5820 on. */
 function listen(host: string, port: number, isAsked: boolean, left: number): void {
-  const server = createServer(createApp(dist, host))
+  const isOpen = !['127.0.0.1', 'localhost', '::1'].includes(host)
+  const server = createServer(createApp(dist, host, { pairingWord: isOpen ? pairingWord : null }))
   server.once('error', (error: NodeJS.ErrnoException) => {
     if (error.code === 'EADDRINUSE' && !isAsked && left > 0) return listen(host, port + 1, isAsked, left - 1)
     console.error(
@@ -26,9 +36,9 @@ function listen(host: string, port: number, isAsked: boolean, left: number): voi
   server.listen(port, host, () => {
     const bound = server.address()
     console.log(`Brinvo is at http://${inUrl(host)}:${typeof bound === 'object' && bound ? bound.port : port}`)
-    if (!['127.0.0.1', 'localhost', '::1'].includes(host))
+    if (isOpen)
       console.log(
-        'Listening beyond this machine: anyone on the network can open the page (each browser keeps its own journal).',
+        `Listening beyond this machine: anyone on the network can open the page (each browser keeps its own journal). Orders to devices need the pairing word: ${pairingWord}`,
       )
   })
 }

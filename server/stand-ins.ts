@@ -1,4 +1,3 @@
-import { plannedShots } from '../core/devices/pump-shots.ts'
 import type {
   DeviceList,
   DeviceOffered,
@@ -54,6 +53,31 @@ const NO_FAULT: PlayedFault = { fault: 'none', since: 0 }
 const MEMORY_MS = 48 * MS_PER_HOUR
 const MEMORY_EVERY_SECONDS = 60
 
+/** Shots in one answer; a pump of a year is asked page by page. */
+const PAGE_SHOTS = 1000
+
+/** The shots of a pump, with their times in ms and the mL given up to each. */
+interface Given {
+  order: PumpOrder
+  fault: PlayedFault
+  /** ms: up to when they are reckoned. */
+  until: number
+  shots: readonly Shot[]
+  times: readonly number[]
+  sumsMl: readonly number[]
+}
+
+/** How many of some times, in order, are not after an instant. */
+function after(times: readonly number[], instant: number): number {
+  let [low, high] = [0, times.length]
+  while (low < high) {
+    const middle = (low + high) >> 1
+    if (times[middle]! <= instant) low = middle + 1
+    else high = middle
+  }
+  return low
+}
+
 /**
  * The simulated devices of one server: a probe, a photometer, a dosing pump and a camera at one made-up tank. All they show follows from the time, the
  * pump's order and the faults that are played, so nothing runs while nobody asks.
@@ -63,6 +87,7 @@ export class StandIns {
   private everySeconds = EVERY_SECONDS
   private faults = new Map<string, PlayedFault>()
   private orders = new Map<string, PumpOrder>()
+  private gave = new Map<string, Given>()
 
   /** The stand-ins' clock, ms. */
   now(): number {
@@ -110,30 +135,57 @@ export class StandIns {
     else this.orders.delete(id)
   }
 
-  /** How a pump stands. @param since ms, of the shots */
+  /** How a pump stands, with at most a page of its shots. @param since ms, of the shots */
   report(id: string, since: number): PumpReport {
     const order = this.orders.get(id) ?? null
     if (!order) return { order, leftMl: 0, shots: [] }
-    const shots = this.shots(id, order, this.now())
-    const left = order.bottleMl - shots.reduce((sum, { ml }) => sum + ml, 0)
-    return { order, leftMl: Math.max(0, left), shots: shots.filter(({ at }) => Date.parse(at) > since) }
+    const { times, shots, sumsMl } = this.given(id, order)
+    const now = this.now()
+    const [first, end] = [after(times, since), after(times, now)]
+    const page = shots.slice(first, Math.min(end, first + PAGE_SHOTS))
+    return {
+      order,
+      leftMl: Math.max(0, order.bottleMl - (end > 0 ? sumsMl[end - 1]! : 0)),
+      shots: page,
+      ...(first + page.length < end && { more: true }),
+    }
   }
 
   /** Shots of all pumps between two instants. @param from ms @param until ms */
   shotsBetween(from: number, until: number): Shot[] {
-    return [...this.orders].flatMap(([id, order]) =>
-      plannedShots(order, from, until).length === 0
-        ? []
-        : this.shots(id, order, until).filter(({ at }) => Date.parse(at) > from),
-    )
+    return [...this.orders].flatMap(([id, order]) => {
+      const { times, shots } = this.given(id, order)
+      return shots.slice(after(times, from), after(times, until))
+    })
   }
 
-  private shots(id: string, order: PumpOrder, now: number): Shot[] {
-    return shotsGiven(id, order, now, this.faultOf(id, null))
+  /** What a pump gave up to now, and somewhat further: reckoned once an hour, not at every question. */
+  private given(id: string, order: PumpOrder): Given {
+    const fault = this.faultOf(id, null)
+    const known = this.gave.get(id)
+    const now = this.now()
+    if (known?.order === order && known.fault === fault && now <= known.until) return known
+    const until = now + MS_PER_HOUR
+    const shots = shotsGiven(id, order, until, fault)
+    let sum = 0
+    const given = {
+      order,
+      fault,
+      until,
+      shots,
+      times: shots.map(({ at }) => Date.parse(at)),
+      sumsMl: shots.map(({ ml }) => (sum += ml)),
+    }
+    this.gave.set(id, given)
+    return given
   }
 
   private brought(at: number) {
-    return [...this.orders].flatMap(([id, order]) => broughtBy(order, this.shots(id, order, at)))
+    return [...this.orders].flatMap(([id, order]) => {
+      const { times, sumsMl } = this.given(id, order)
+      const count = after(times, at)
+      return broughtBy(order, count > 0 ? sumsMl[count - 1]! : 0)
+    })
   }
 
   private faultOf(id: string, parameter: string | null): PlayedFault {

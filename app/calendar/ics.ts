@@ -2,8 +2,11 @@ import ICAL from 'ical.js'
 import { withoutDirectionMarks } from '../../core/words/isolated.ts'
 import type { Alarm } from '../../core/arrivals/run/alarms.ts'
 
-/** A text in one line: a bare carriage return would end a line of the file for some calendars. */
-const oneLine = (text: string): string => withoutDirectionMarks(text).replace(/[\r\n\u0085\u2028\u2029]+/g, ' ')
+/** A text in one line, without control characters: a bare carriage return would end a line of the file for some calendars, and others refuse the file. */
+const oneLine = (text: string): string =>
+  withoutDirectionMarks(text)
+    .replace(/[\r\n\t\v\f\u0085\u2028\u2029]+/g, ' ')
+    .replace(/\p{Cc}/gu, '')
 
 /** Something in a calendar; with an id of its own it is found again when the file is taken in a second time. */
 export interface CalendarEvent extends Alarm {

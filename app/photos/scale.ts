@@ -1,6 +1,13 @@
+import { statedSize } from './picture-size.ts'
+
 /** The longer side of a kept picture: enough to see a grain on a fin, a tenth of what a phone takes. */
 const LONGEST_PX = 1600
 const QUALITY = 0.82
+
+/** Unpacked, a picture takes 4 bytes a pixel: more than this fills a phone's memory. */
+const MOST_MEGAPIXELS = 40
+/** A camera's own notes and its small preview stand before a picture's size. */
+const HEAD_BYTES = 256 * 1024
 
 /** A picture scaled down, ready to be kept. */
 export interface ScaledPhoto {
@@ -20,6 +27,12 @@ export function scaledSize(width: number, height: number, longest = LONGEST_PX):
  * @throws Error in words, for a file that is no picture this browser can read
  */
 export async function scaleDown(file: Blob): Promise<ScaledPhoto> {
+  const stated = statedSize(new Uint8Array(await file.slice(0, HEAD_BYTES).arrayBuffer()))
+  const megapixels = stated ? (stated.width * stated.height) / 1e6 : 0
+  if (megapixels > MOST_MEGAPIXELS)
+    throw new Error(
+      `this picture has ${Math.round(megapixels)} megapixels, more than a phone can unpack; take it at up to ${MOST_MEGAPIXELS}, or crop it first`,
+    )
   let bitmap: ImageBitmap
   try {
     bitmap = await createImageBitmap(file, { imageOrientation: 'from-image' })

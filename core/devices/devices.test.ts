@@ -224,7 +224,10 @@ describe('a dosing pump', () => {
   })
   test('what it gives raises the stand-ins’ water', () => {
     const shots = shotsGiven('x', order(), on(30), { fault: 'none', since: 0 })
-    const brought = broughtBy(order(), shots)
+    const brought = broughtBy(
+      order(),
+      shots.reduce((sum, { ml }) => sum + ml, 0),
+    )
     expect(trueLevel('k', on(30), brought)! - trueLevel('k', on(30), [])!).toBeCloseTo(7.5, 9)
     expect(trueLevel('moon', on(30), brought)).toBeNull()
   })

@@ -55,7 +55,8 @@ export type Shot = Static<typeof Shot>
 export const PumpReport = strict({
   order: Type.Union([PumpOrder, Type.Null()]),
   leftMl: nonNegative('in the bottle, by the device’s own count'),
-  shots: Type.Array(Shot, { maxItems: 5000 }),
+  shots: Type.Array(Shot, { maxItems: 5000, description: 'since the instant asked for, the oldest first' }),
+  more: Type.Optional(Type.Boolean({ description: 'there are later shots: ask again since the last of these' })),
 })
 export type PumpReport = Static<typeof PumpReport>
 

@@ -19,6 +19,17 @@ Object.assign(globalThis, {
   structuredClone: globalThis.structuredClone ?? ((value: unknown) => deserialize(serialize(value)) as unknown),
 })
 
+// A file's bytes, by the older way that jsdom knows.
+if (typeof Blob !== 'undefined' && typeof FileReader !== 'undefined')
+  Blob.prototype.arrayBuffer ??= function arrayBuffer(this: Blob) {
+    return new Promise<ArrayBuffer>((resolve, reject) => {
+      const reader = new FileReader()
+      reader.onload = () => resolve(reader.result as ArrayBuffer)
+      reader.onerror = () => reject(reader.error ?? new Error('not read'))
+      reader.readAsArrayBuffer(this)
+    })
+  }
+
 // Nothing is scrolled where nothing is drawn.
 if (typeof window !== 'undefined') Element.prototype.scrollIntoView = () => {}
 

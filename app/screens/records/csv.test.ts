@@ -41,6 +41,27 @@ test.each(['=HYPERLINK("x")', '+1', '-1', '@SUM(A1)', '\t=1', '\r=1', 'x\n=1', '
   },
 )
 
+test.each([
+  '\u00ad',
+  '\u034f',
+  '\u061c',
+  '\u115f',
+  '\u17b4',
+  '\u200d',
+  '\u2060',
+  '\u2063',
+  '\u3164',
+  '\ufe0f',
+  '\ufeff',
+  '\u0001',
+  '\u2800',
+  '\u{e0020}',
+])('a formula behind a letter that is not seen is text: %j', (hidden) => {
+  const note = `${hidden}=HYPERLINK("x")`
+  const rows = Papa.parse<string[]>(csvOf(bareTank('q', 'Q'), { ...copper('q', 0, 2.1), note }).trim()).data
+  expect(rows[1]!.at(-1)).toMatch(/^'/)
+})
+
 test('a value that was converted has the digits that were meant', () => {
   const reading = (value: number): Content => ({
     kind: 'reading',

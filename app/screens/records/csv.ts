@@ -20,8 +20,11 @@ const COLUMNS = [
   'note',
 ] as const
 
-/** What begins a formula in one spreadsheet or another, in its wide forms too. */
-const FORMULA = /^[\s\u200b\ufeff]*[=+\-@\t\r\uff1d\uff0b\uff0d\uff20]/
+/**
+ * What begins a formula in one spreadsheet or another, in its wide forms too; behind letters that are not seen as well (soft hyphens, joiners,
+ * fillers of Hangul, variation selectors, controls), which some spreadsheets pass over.
+ */
+const FORMULA = /^[\s\p{Cc}\p{Cf}\p{Default_Ignorable_Code_Point}\u2800]*[=+\-@\t\r\uff1d\uff0b\uff0d\uff20]/u
 /** Ends of line in any script: each begins what some spreadsheets take for a new cell. */
 const LINE_ENDS = /[\r\n\v\f\u0085\u2028\u2029]+/
 

@@ -22,8 +22,7 @@ export function shotsGiven(deviceId: string, order: PumpOrder, now: number, { fa
   })
 }
 
-/** What a pump's shots raised in its tank. */
-export const broughtBy = ({ raises }: PumpOrder, shots: readonly Shot[]): Brought[] =>
-  shots.flatMap(({ at, ml }) =>
-    raises.map(({ parameter, perMl }) => ({ at: Date.parse(at), parameter, rise: ml * perMl })),
-  )
+/** What a pump's shots have raised in its tank, all together. */
+export function broughtBy({ raises }: PumpOrder, givenMl: number): Brought[] {
+  return raises.map(({ parameter, perMl }) => ({ parameter, rise: givenMl * perMl }))
+}

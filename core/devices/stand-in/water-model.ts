@@ -1,8 +1,7 @@
 import { MS_PER_DAY, MS_PER_HOUR } from '../../time/zone.ts'
 
-/** What a pump has brought into the stand-ins' tank. */
+/** What a pump has brought into the stand-ins' tank up to an instant. */
 export interface Brought {
-  at: number
   parameter: string
   /** In the parameter's unit. */
   rise: number
@@ -47,6 +46,6 @@ export function trueLevel(parameter: string, at: number, brought: readonly Broug
   if (!course) return null
   const hour = (at % MS_PER_DAY) / MS_PER_HOUR
   const swing = course.swing * Math.cos((2 * Math.PI * (hour - course.peakHour)) / 24)
-  const risen = brought.reduce((sum, one) => (one.parameter === parameter && one.at <= at ? sum + one.rise : sum), 0)
+  const risen = brought.reduce((sum, one) => (one.parameter === parameter ? sum + one.rise : sum), 0)
   return course.level + swing + risen
 }

@@ -19,12 +19,24 @@ export interface ChosenFile {
   isKnown: boolean
 }
 
-/** Bytes as text: UTF-8, or what spreadsheets of old write. */
-function textOf(bytes: ArrayBuffer): string {
+/** A larger table is no home's log, MB. */
+const MOST_MB = 20
+const BYTES_PER_MB = 1024 * 1024
+
+/** The table of a file, or why it is not read; how large it is is asked before. */
+async function tableOf(file: File): Promise<Table | { problem: string }> {
+  if (file.size > MOST_MB * BYTES_PER_MB)
+    return {
+      problem: `expected a table of at most ${MOST_MB} MB; this file is ${Math.round(file.size / BYTES_PER_MB)} MB`,
+    }
+  const bytes = await file.arrayBuffer()
   try {
-    return new TextDecoder('utf-8', { fatal: true }).decode(bytes)
+    return readTable(new TextDecoder('utf-8', { fatal: true }).decode(bytes))
   } catch {
-    return new TextDecoder('windows-1252').decode(bytes)
+    return {
+      problem:
+        'expected text in UTF-8, or letters such as µ and ° would be guessed. In the spreadsheet program save it as “CSV UTF-8”',
+    }
   }
 }
 
@@ -37,7 +49,7 @@ export function Files() {
   const input = useRef<HTMLInputElement>(null)
   const read = async (file: File) => {
     setDone(null)
-    const table = readTable(textOf(await file.arrayBuffer()))
+    const table = await tableOf(file)
     if ('problem' in table) return setChosen({ name: file.name, problem: table.problem })
     const known = knownColumns(journal, table)
     const map = known ?? guessColumns(table)
