@@ -178,7 +178,7 @@ test('S18: corals that pale, a lab’s result, potassium raised by the pump, alk
   await page.goto('/water/devices')
   await page
     .getByRole('region', { name: 'Stand-in dosing pump' })
-    .getByRole('button', { name: 'Stop the pump' })
+    .getByRole('button', { name: /^Stop / })
     .click()
   await expect(page.getByRole('button', { name: 'Start the pump' })).toBeVisible()
   await play(page, { fault: { deviceId: 'pump-1', parameter: null, fault: 'none' } })

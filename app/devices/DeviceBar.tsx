@@ -1,30 +1,39 @@
 import { useEffect, useRef, type RefObject } from 'react'
 import { Link } from 'react-aria-components'
+import { styled } from 'styled-components'
 import { parameterById } from '../../core/catalogue/parameter.ts'
-import { probeAlarm, pumpAlarms, type DeviceAlarm } from '../../core/devices/alarms.ts'
+import { probeAlarm, pumpAlarms, serverAlarms, type DeviceAlarm } from '../../core/devices/alarms.ts'
 import { dueValue, lastKept, probeReading, valuesRemembered } from '../../core/devices/auto-log.ts'
 import { orderOf, unwrittenDoses } from '../../core/devices/pump-doses.ts'
 import { pumpState } from '../../core/devices/pump-shots.ts'
 import { devicesOf, noteOf, pumpPlanOf, type AttachedDevice } from '../../core/household/devices.ts'
 import type { ContentOf } from '../../core/journal/entry.ts'
+import { iso } from '../../core/time/zone.ts'
 import { thisInstant, useNow } from '../frame/now.tsx'
 import { useKeeping } from '../journal/keeping.tsx'
 import { useHousehold } from '../journal/provider.tsx'
+import type { Which } from '../journal/which.ts'
 import { AlarmBar } from '../look/AlarmBar.ts'
 import { rememberedSamples } from './api.ts'
 import { deviceStream } from './stream.ts'
-import { useDeviceList, useDeviceStream } from './useDeviceList.ts'
+import { StopPump } from './StopPump.tsx'
+import { useDeviceList, useDeviceStream, useStreamReopened } from './useDeviceList.ts'
+import { withoutSending } from './usePump.ts'
 import { usePumpReport } from './usePumpReport.ts'
+import { useWake } from './useWake.ts'
 
 /**
  * The attached devices on every screen: what they send is written down here, thinned, and what is wrong with them stands at the top until it is seen to.
  */
 export function DeviceBar() {
-  const { journal } = useHousehold()
+  const { journal, which } = useHousehold()
   const devices = devicesOf(journal)
-  const isWriter = useIsWriter()
+  const isWriter = useIsWriter(which)
+  const { list, problem } = useDeviceList()
+  useWake()
   return (
     <div role="region" aria-label="Devices">
+      <Alarms alarms={serverAlarms(devices, list, problem, thisInstant())} />
       {devices.some(({ type }) => type === 'probe') && (
         <Probes devices={devices.filter(({ type }) => type === 'probe')} isWriter={isWriter} />
       )}
@@ -50,11 +59,11 @@ function Alarms({ alarms }: { alarms: readonly DeviceAlarm[] }) {
   )
 }
 
-/** Only one tab writes down what devices send. */
-const LOCK = 'brinvo-devices'
+/** Only one tab writes down what the devices of a household send. */
+const lockOf = (which: Which) => `brinvo-devices-${which}`
 
 /** Whether this tab is the one that writes; a browser without locks has one tab as far as anyone knows. */
-function useIsWriter() {
+function useIsWriter(which: Which) {
   const isWriter = useRef(false)
   useEffect(() => {
     if (!('locks' in navigator)) {
@@ -64,7 +73,7 @@ function useIsWriter() {
     let letGo = () => {}
     const closed = new AbortController()
     void navigator.locks
-      .request(LOCK, { signal: closed.signal }, () => {
+      .request(lockOf(which), { signal: closed.signal }, () => {
         isWriter.current = true
         return new Promise<void>((resolve) => (letGo = resolve))
       })
@@ -75,7 +84,7 @@ function useIsWriter() {
       letGo()
       closed.abort()
     }
-  }, [])
+  }, [which])
   return isWriter
 }
 
@@ -103,10 +112,14 @@ function Probes({ devices, isWriter }: { devices: readonly AttachedDevice[]; isW
     // eslint-disable-next-line react-hooks/exhaustive-deps -- the version says when something came
   }, [version, list, journal, busy, keepUnasked, devices])
   const isThere = list !== null
-  const asked = useRef(false)
+  const wakes = useWake()
+  const reopened = useStreamReopened()
+  const asked = useRef('')
   useEffect(() => {
-    if (!isThere || asked.current) return
-    asked.current = true
+    // Once at first, and again after a sleep or a break of the stream: what was sent meanwhile is with the device.
+    const occasion = `${wakes} ${reopened}`
+    if (!isThere || asked.current === occasion) return
+    asked.current = occasion
     const catchUp = async () => {
       const found = await Promise.all(
         devices.map(async ({ deviceId, tankId, channel, standIn, keeps = [] }) => {
@@ -130,7 +143,7 @@ function Probes({ devices, isWriter }: { devices: readonly AttachedDevice[]; isW
     }
     // A device that does not answer is said by its own alarm.
     void catchUp().catch(() => undefined)
-  }, [isThere, devices, journal, keepUnasked, isWriter])
+  }, [isThere, devices, journal, keepUnasked, isWriter, wakes, reopened])
   const alarms = devices.flatMap(({ name, channel, keeps = [] }) =>
     keeps.flatMap((id) => {
       const one = deviceStream.channel(channel, id, now)
@@ -142,10 +155,10 @@ function Probes({ devices, isWriter }: { devices: readonly AttachedDevice[]; isW
 }
 
 function Pump({ device, isWriter }: { device: AttachedDevice; isWriter: Writer }) {
-  const { journal, settings } = useHousehold()
+  const { journal, settings, correct } = useHousehold()
   const { keepUnasked, busy } = useKeeping()
   const now = useNow()
-  const { report } = usePumpReport(device.channel)
+  const { report, problem } = usePumpReport(device.channel)
   const plan = pumpPlanOf(journal, device.deviceId)
   const shots = report?.shots
   useEffect(() => {
@@ -153,16 +166,36 @@ function Pump({ device, isWriter }: { device: AttachedDevice; isWriter: Writer }
     const doses = unwrittenDoses(journal, plan, shots, settings.clock, thisInstant(), false, noteOf(device))
     if (doses.length > 0) void keepUnasked(doses)
   }, [plan, shots, busy, journal, settings, keepUnasked, now, isWriter, device])
-  if (!plan || !report) return null
+  const isTaken = plan?.content.beingSent === true && report?.order?.startsAt === iso(plan.at)
+  useEffect(() => {
+    // The page was closed between the order and its being written as taken.
+    if (plan && isTaken && isWriter.current) void correct(plan.id, withoutSending(plan.content)).catch(() => undefined)
+  }, [plan, isTaken, isWriter, correct])
   const at = thisInstant()
+  const alarms =
+    problem !== null && plan
+      ? [{ tone: 'act' as const, words: `${device.name} does not answer as it should: ${problem}` }]
+      : plan && report
+        ? pumpAlarms(
+            device.name,
+            pumpState(orderOf(journal, plan, settings.timeZone), report.shots, at),
+            at,
+            settings.clock,
+          )
+        : []
+  if (alarms.length === 0) return null
   return (
-    <Alarms
-      alarms={pumpAlarms(
-        device.name,
-        pumpState(orderOf(journal, plan, settings.timeZone), report.shots, at),
-        at,
-        settings.clock,
-      )}
-    />
+    <>
+      <Alarms alarms={alarms} />
+      <Stop>
+        <StopPump device={device} />
+      </Stop>
+    </>
   )
 }
+
+const Stop = styled.div`
+  padding: 6px 16px;
+  background: var(--sheet);
+  border-bottom: 1px solid var(--strong-rule);
+`

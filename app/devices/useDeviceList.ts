@@ -7,20 +7,36 @@ import { deviceStream } from './stream.ts'
 export const DEVICES_KEY = ['devices'] as const
 const AGAIN_MS = 20_000
 
+interface Answered {
+  list: DeviceList | null
+  /** Why there is none; it stands until the server answers again. */
+  problem: string | null
+}
+
 /** The devices that the server offers; null while it is asked, and what is wrong where none answers. */
-export function useDeviceList(): { list: DeviceList | null; problem: string | null } {
-  const { data, error } = useQuery({
+export function useDeviceList(): Answered {
+  const { data } = useQuery({
     queryKey: DEVICES_KEY,
-    queryFn: fetchDevices,
+    queryFn: async (): Promise<Answered> => {
+      try {
+        return { list: await fetchDevices(), problem: null }
+      } catch (error) {
+        return { list: null, problem: (error as Error).message }
+      }
+    },
     retry: false,
     refetchInterval: AGAIN_MS,
     networkMode: 'always',
   })
+  const list = data?.list ?? null
   useEffect(() => {
-    if (data) deviceStream.expect(data)
-  }, [data])
-  return { list: data ?? null, problem: error ? error.message : null }
+    if (list) deviceStream.expect(list)
+  }, [list])
+  return { list, problem: data?.problem ?? null }
 }
 
 /** Draws again as samples come in. */
 export const useDeviceStream = (): number => useSyncExternalStore(deviceStream.subscribe, deviceStream.version)
+
+/** How often the stream was opened again after a break: what came meanwhile is asked for. */
+export const useStreamReopened = (): number => useSyncExternalStore(deviceStream.subscribe, deviceStream.reopened)

@@ -1,6 +1,8 @@
-import { dayBeside, momentBeside, timeOf } from '../time/words.ts'
-import type { ZoneClock } from '../time/zone.ts'
-import { figures, plural } from '../words/numbers.ts'
+import type { AttachedDevice } from '../household/devices.ts'
+import { dayBeside, momentBeside, spanText, timeOf } from '../time/words.ts'
+import { MS_PER_HOUR, MS_PER_MINUTE, type ZoneClock } from '../time/zone.ts'
+import { figures, listed, plural } from '../words/numbers.ts'
+import type { DeviceList } from './messages.ts'
 import type { ProbeState } from './probe-watch.ts'
 import type { PumpState } from './pump-shots.ts'
 
@@ -37,6 +39,47 @@ export function probeAlarm(
       words: `${name}: ${parameterName} jumps. Jumps are passed over; look for stray current or air at the probe.`,
     }
   return null
+}
+
+/** Clocks that differ by less are set against each other, ms; by more, what comes is dated wrongly. */
+export const CLOCK_OFF_MS = 5 * MS_PER_MINUTE
+
+/**
+ * What is wrong with the device server as a whole: it is away, one of the devices is not there, or its clock is off.
+ * @param devices attached ones
+ * @param list what the server offers; null while it is asked
+ * @param problem why it did not answer; null where it did
+ * @param now ms
+ */
+export function serverAlarms(
+  devices: readonly Pick<AttachedDevice, 'name' | 'channel'>[],
+  list: DeviceList | null,
+  problem: string | null,
+  now: number,
+): DeviceAlarm[] {
+  if (devices.length === 0) return []
+  const names = listed(devices.map(({ name }) => name))
+  if (problem !== null)
+    return [
+      {
+        tone: 'act',
+        words: `The device server does not answer: nothing that ${names} ${devices.length === 1 ? 'sends' : 'send'} is written down. Test by hand, and start the server.`,
+      },
+    ]
+  if (list === null) return []
+  const alarms = devices
+    .filter(({ channel }) => !list.devices.some(({ id }) => id === channel))
+    .map(({ name }): DeviceAlarm => ({
+      tone: 'act',
+      words: `${name} is not there: its server does not offer it now. Look at its power and its cable.`,
+    }))
+  const off = Date.parse(list.now) - now
+  if (Math.abs(off) > CLOCK_OFF_MS)
+    alarms.push({
+      tone: 'act',
+      words: `The devices’ clock is ${spanText(Math.abs(off) / MS_PER_HOUR)} ${off > 0 ? 'ahead' : 'behind'}: what they send is dated wrongly. Set it.`,
+    })
+  return alarms
 }
 
 /** What is wrong with a pump, the gravest first. */

@@ -68,6 +68,7 @@ export const PumpPlan = content(
     bottleMl: opt(positive('what the bottle holds when the plan starts')),
     residueMl: opt(nonNegative('what the pump cannot draw')),
     stopped: opt(Type.Boolean({ description: 'it gives nothing any more' })),
+    beingSent: opt(Type.Boolean({ description: 'the pump has not yet said that it took it; corrected once it has' })),
     why: opt(words()),
     overrides: overrides(),
   },

@@ -5,6 +5,7 @@ import type { Tank } from '../../../../core/household/tanks.ts'
 import { momentBeside } from '../../../../core/time/words.ts'
 import { figures } from '../../../../core/words/numbers.ts'
 import { parameterDifference, parameterValue, quantityText } from '../../../../core/words/quantities.ts'
+import { StopPump } from '../../../devices/StopPump.tsx'
 import { useNow } from '../../../frame/now.tsx'
 import { useHousehold } from '../../../journal/provider.tsx'
 import { PlainLink } from '../../../look/buttons.ts'
@@ -39,6 +40,11 @@ export function PumpPanel({ tank }: { tank: Tank }) {
                 {devicesOf(journal).find((one) => one.deviceId === deviceId)?.name ?? deviceId}
               </PlainLink>
             </span>
+            {devicesOf(journal)
+              .filter((one) => one.deviceId === deviceId)
+              .map((device) => (
+                <StopPump key={device.deviceId} device={device} />
+              ))}
             {pumpCautions(product.ingredient).map((words) => (
               <Bar key={words} $tone="soon">
                 {words}

@@ -26,7 +26,7 @@ const STOCK: Content = {
   ingredient: 'potassium-chloride',
   strength: { kind: 'solution', mgPerMl: 50 },
 }
-const device = (type: 'probe' | 'photometer' | 'pump', more: object = {}): Content => ({
+const device = (type: 'probe' | 'photometer' | 'pump' | 'camera', more: object = {}): Content => ({
   kind: 'device',
   happened: fromNow(-20 * DAY),
   deviceId: `my-${type}`,
@@ -56,6 +56,7 @@ function answer(method: string, path: string, body: unknown): unknown {
   if (path.includes('/plan')) {
     if (method === 'PUT') order = body
     if (method === 'DELETE') order = null
+    if (lies !== null && method === 'GET') return lies
     return { order, leftMl: 400, shots }
   }
   if (path.includes('/samples')) return { samples: [] }
@@ -81,19 +82,26 @@ class TestStream {
 }
 
 let isThere = true
+/** Requests that die on their way. */
+let dies: (method: string, path: string) => boolean = () => false
+/** What a pump answers in place of its report. */
+let lies: unknown = null
 let clockOffMs = 0
 beforeEach(() => {
   asked.length = 0
   order = null
   shots = []
   isThere = true
+  dies = () => false
+  lies = null
+  LIST.standIns = true
   clockOffMs = 0
   Object.assign(globalThis, {
     EventSource: TestStream,
     fetch: (path: string, { method = 'GET', body }: { method?: string; body?: string } = {}) => {
       const said = body === undefined ? undefined : (JSON.parse(body) as unknown)
       asked.push({ method, path, body: said })
-      return isThere
+      return isThere && !dies(method, path)
         ? Promise.resolve({
             ok: true,
             headers: new Headers({ 'content-type': 'application/json' }),
@@ -272,9 +280,137 @@ describe('a dosing pump', () => {
     const { user, lines } = await open('/water/devices', device('pump'), plan)
     await user.click(await screen.findByRole('button', { name: 'Give it the plan again' }))
     await waitFor(() => expect(order).toMatchObject({ startsAt: since }))
-    await user.click(await screen.findByRole('button', { name: 'Stop the pump' }))
+    await user.click(await screen.findByRole('button', { name: 'Stop my pump' }))
     await waitFor(() => expect(lines('pump-plan').at(-1)).toMatchObject({ stopped: true }))
     expect(lines('dose').reduce((sum, { amount }) => sum + amount, 0)).toBe(shots.length)
     expect(order).toBeNull()
+  })
+
+  test('the plan stands in the journal before the order goes out, and is struck where the pump did not take it', async () => {
+    dies = (method) => method === 'PUT'
+    const { user, lines } = await open('/water/devices?salt=potassium-chloride&rise=10&days=5', device('pump'))
+    await screen.findByLabelText('A day')
+    await user.click(screen.getByRole('button', { name: 'Start the pump' }))
+    expect(await screen.findByText(/No device server answers/)).toBeInTheDocument()
+    await waitFor(() => expect(lines('pump-plan')).toHaveLength(0))
+    expect(asked.filter(({ method }) => method === 'PUT')).toHaveLength(1)
+    dies = () => false
+    await user.click(screen.getByRole('button', { name: 'Start the pump' }))
+    await waitFor(() => expect(order).not.toBeNull())
+    await waitFor(() => expect(lines('pump-plan')).toHaveLength(1))
+    await waitFor(() => expect(lines('pump-plan').at(-1)).not.toHaveProperty('beingSent'))
+  })
+
+  test('a page that was closed between the two: what the pump took is written so, what it did not is offered again', async () => {
+    order = asGiven()
+    const first = await open('/bar', device('pump'), { ...plan, beingSent: true })
+    await waitFor(() => expect(first.lines('pump-plan').at(-1)).not.toHaveProperty('beingSent'))
+    first.unmount()
+    order = null
+    const second = await open('/water/devices', device('pump'), { ...plan, beingSent: true })
+    expect(
+      await screen.findByText(/was being sent when the page was closed, and the pump does not have it/),
+    ).toBeVisible()
+    await second.user.click(screen.getByRole('button', { name: 'Give it the plan again' }))
+    await waitFor(() => expect(second.lines('pump-plan').at(-1)).not.toHaveProperty('beingSent'))
+    expect(order).toMatchObject({ startsAt: since })
+  })
+
+  test.each(['/water/devices', '/bar'])('whatever it answers, it can be stopped on %s', async (path) => {
+    order = asGiven()
+    lies = { order: 'yes', leftMl: -1, shots: 'many' }
+    const { user, lines } = await open(path, device('pump'), plan)
+    expect(await screen.findByText(/answer was not understood/)).toBeInTheDocument()
+    await user.click(screen.getByRole('button', { name: 'Stop my pump' }))
+    await waitFor(() => expect(lines('pump-plan').at(-1)).toMatchObject({ stopped: true }))
+    expect(order).toBeNull()
+  })
+
+  test('one that cannot be reached to be stopped: pull its plug', async () => {
+    order = asGiven()
+    shots = hourly(Date.now())
+    dies = (method) => method === 'DELETE'
+    const { user, lines } = await open('/water/devices', device('pump'), plan)
+    await user.click(await screen.findByRole('button', { name: 'Stop my pump' }))
+    expect(await screen.findByText(/It was not stopped: .* Pull its plug/)).toBeInTheDocument()
+    expect(lines('pump-plan').at(-1)).not.toHaveProperty('stopped')
+  })
+
+  test('an order that runs and that this journal does not hold is shown before another takes its place', async () => {
+    order = asGiven()
+    const { user } = await open('/water/devices?salt=potassium-chloride&rise=10&days=5', device('pump'))
+    expect(await screen.findByText(/runs by an order already: 24 mL a day/)).toBeInTheDocument()
+    expect(screen.getByRole('button', { name: 'Start the pump' })).toBeDisabled()
+    await user.click(screen.getByText('put this plan in its place'))
+    expect(screen.getByRole('button', { name: 'Start the pump' })).toBeEnabled()
+  })
+
+  test('taken off while it runs, it is stopped first', async () => {
+    order = asGiven()
+    const { user, lines } = await open('/water/devices', device('pump'), plan)
+    const mine = await screen.findByRole('region', { name: 'my pump' })
+    await user.click(await within(mine).findByRole('button', { name: 'take it off' }))
+    expect(within(mine).getByText(/is running. Taken off, it would go on giving/)).toBeVisible()
+    expect(order).not.toBeNull()
+    await user.click(within(mine).getByRole('button', { name: 'Stop it and take it off' }))
+    await waitFor(() => expect(lines('device').at(-1)).toMatchObject({ retired: true }))
+    expect(order).toBeNull()
+  })
+
+  test('the sample household commands no real device', async () => {
+    LIST.standIns = false
+    order = asGiven()
+    const { user } = await open('/water/devices', device('pump'), plan)
+    expect(await screen.findByText(/commands none of them/)).toBeInTheDocument()
+    await user.click(await screen.findByRole('button', { name: 'Stop my pump' }))
+    expect(await screen.findByText(/sample household: it commands no real device/)).toBeInTheDocument()
+    expect(asked.every(({ method }) => method === 'GET')).toBe(true)
+  })
+})
+
+describe('on every screen', () => {
+  test('a server that is away, and a device that is not there', async () => {
+    isThere = false
+    const { unmount } = await open('/bar', device('probe', { keeps: ['ph'] }))
+    expect(
+      await screen.findByText(/The device server does not answer: nothing that my probe sends is written down/),
+    ).toBeInTheDocument()
+    unmount()
+    isThere = true
+    await open('/bar', device('camera', { name: 'eye' }))
+    expect(await screen.findByText(/eye is not there/)).toBeInTheDocument()
+  })
+
+  test('a clock that is off', async () => {
+    clockOffMs = 3_600_000
+    await open('/bar', device('probe', { keeps: [] }))
+    expect(
+      await screen.findByText(/The devices’ clock is .* ahead: what they send is dated wrongly/),
+    ).toBeInTheDocument()
+  })
+
+  test('a page that slept asks the probe for what it missed', async () => {
+    const reading: Content = {
+      kind: 'reading',
+      happened: fromNow(-300),
+      tankId: 'hall',
+      parameter: 'ph',
+      result: { kind: 'value', value: 8.1 },
+      unit: 'pH',
+      origin: 'probe',
+      deviceId: 'my-probe',
+    }
+    await open('/bar', device('probe', { keeps: ['ph'] }), reading)
+    const catchUps = () => asked.filter(({ path }) => path.includes('/samples')).length
+    await waitFor(() => expect(catchUps()).toBe(1))
+    act(() => {
+      window.dispatchEvent(new Event('online'))
+    })
+    await waitFor(() => expect(catchUps()).toBe(2))
+    act(() => {
+      TestStream.last.send('error', {})
+      TestStream.last.send('open', {})
+    })
+    await waitFor(() => expect(catchUps()).toBe(3))
   })
 })

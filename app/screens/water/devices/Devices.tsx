@@ -6,10 +6,12 @@ import { devicesOf, type AttachedDevice } from '../../../../core/household/devic
 import { tankById, type Tank } from '../../../../core/household/tanks.ts'
 import { spanText } from '../../../../core/time/words.ts'
 import { iso, MS_PER_HOUR } from '../../../../core/time/zone.ts'
-import { CLOCK_OFF_MS } from '../../../devices/stream.ts'
+import { CLOCK_OFF_MS } from '../../../../core/devices/alarms.ts'
+import { usePump } from '../../../devices/usePump.ts'
 import { DEVICES_KEY, useDeviceList } from '../../../devices/useDeviceList.ts'
 import { thisInstant, useNow } from '../../../frame/now.tsx'
 import { newId } from '../../../journal/opened.ts'
+import { PairingField } from './PairingField.tsx'
 import { UnkeptNote, useKeeping } from '../../../journal/keeping.tsx'
 import { useHousehold } from '../../../journal/provider.tsx'
 import { Button, PlainButton } from '../../../look/buttons.ts'
@@ -59,12 +61,19 @@ export function Devices() {
           would be dated wrongly. Set it before you attach one.
         </Bar>
       )}
+      {list?.standIns === false && which === 'sample' && (
+        <Bar $tone="soon">
+          This is the sample household: it shows your devices, and commands none of them. Open your own household to
+          attach them.
+        </Bar>
+      )}
       {list?.standIns === true && (
         <Small>
           These devices are stand-ins at a made-up tank: they show what a real one would do, and what Brinvo does when
           one fails. Nothing of them is your water.
         </Small>
       )}
+      <PairingField />
       {attached.map((device) => (
         <AttachedView
           key={device.deviceId}
@@ -98,7 +107,7 @@ export function Devices() {
                 offered={offered}
                 tank={tank}
                 isStandIn={list?.standIns === true}
-                isAllowed={!needsTick || isMadeUpKnown}
+                isAllowed={(list?.standIns === true || which === 'mine') && (!needsTick || isMadeUpKnown)}
               />
             ))}
           </Stack>
@@ -162,7 +171,6 @@ function AttachedView({
   isStandIn: boolean
 }) {
   const { journal } = useHousehold()
-  const { keep, busy } = useKeeping()
   const [isOpen, setIsOpen] = useState(false)
   const tankName = tankById(journal, device.tankId)?.name ?? device.tankId
   return (
@@ -177,15 +185,10 @@ function AttachedView({
         {!offered && <Bar $tone="act">It is not there: the device server does not offer it now.</Bar>}
         {offered && device.type === 'probe' && <ProbeView device={device} offered={offered} />}
         {offered && device.type === 'photometer' && <PhotometerView device={device} offered={offered} />}
-        {offered && device.type === 'pump' && <PumpView device={device} />}
+        {device.type === 'pump' && <PumpView device={device} isOffered={offered !== null} />}
         {offered && device.type === 'camera' && <CameraView device={device} />}
         <Line $gap={18}>
-          <PlainButton
-            isDisabled={busy}
-            onPress={() => void keep([{ kind: 'device', happened: iso(thisInstant()), ...device, retired: true }])}
-          >
-            take it off
-          </PlainButton>
+          {device.type === 'pump' ? <TakeOffPump device={device} /> : <TakeOff device={device} />}
           {isStandIn && offered && device.type !== 'camera' && (
             <PlainButton aria-expanded={isOpen} onPress={() => setIsOpen(!isOpen)}>
               play a fault
@@ -195,5 +198,50 @@ function AttachedView({
         {isOpen && offered && <StandInFaults offered={offered} />}
       </Stack>
     </section>
+  )
+}
+
+/** Takes a device off its tank. @param label what is pressed */
+function TakeOff({ device, label = 'take it off' }: { device: AttachedDevice; label?: string }) {
+  const { keep, busy } = useKeeping()
+  return (
+    <PlainButton
+      isDisabled={busy}
+      onPress={() => void keep([{ kind: 'device', happened: iso(thisInstant()), ...device, retired: true }])}
+    >
+      {label}
+    </PlainButton>
+  )
+}
+
+/** A pump that runs is stopped before it is taken off: nobody would stop it after. */
+function TakeOffPump({ device }: { device: AttachedDevice }) {
+  const { runs, stop, refused, isBusy } = usePump(device)
+  const { keep } = useKeeping()
+  const [isAsked, setIsAsked] = useState(false)
+  if (!runs) return <TakeOff device={device} />
+  if (!isAsked) return <PlainButton onPress={() => setIsAsked(true)}>take it off</PlainButton>
+  return (
+    <Bar $tone="act" role="alert">
+      <Stack $gap={8}>
+        <span>
+          {device.name} is running. Taken off, it would go on giving and nothing would say so. {refused?.words}
+        </span>
+        <Line>
+          <Button
+            isDisabled={isBusy}
+            onPress={() =>
+              void stop().then((hasStopped) =>
+                hasStopped ? keep([{ kind: 'device', happened: iso(thisInstant()), ...device, retired: true }]) : null,
+              )
+            }
+          >
+            Stop it and take it off
+          </Button>
+          {refused && <TakeOff device={device} label="its plug is pulled: take it off" />}
+          <PlainButton onPress={() => setIsAsked(false)}>leave it</PlainButton>
+        </Line>
+      </Stack>
+    </Bar>
   )
 }

@@ -1,9 +1,9 @@
-import { useQueryClient } from '@tanstack/react-query'
 import { useState } from 'react'
 import { useForm } from 'react-hook-form'
 import { useSearchParams } from 'react-router'
+import type { PumpOrder } from '../../../../core/devices/messages.ts'
 import { dayRises } from '../../../../core/devices/pump-check.ts'
-import { orderOf, pumpCautions } from '../../../../core/devices/pump-doses.ts'
+import { pumpCautions } from '../../../../core/devices/pump-doses.ts'
 import { proposePump } from '../../../../core/devices/pump-proposal.ts'
 import { shotsByHour } from '../../../../core/devices/pump-shots.ts'
 import type { AttachedDevice } from '../../../../core/household/devices.ts'
@@ -11,17 +11,17 @@ import { shelfOf } from '../../../../core/household/shelf.ts'
 import { tankById } from '../../../../core/household/tanks.ts'
 import type { ContentOf } from '../../../../core/journal/entry.ts'
 import { CORRECTION_SALTS } from '../../../../core/water/correction/salts.ts'
+import { momentBeside } from '../../../../core/time/words.ts'
 import { iso } from '../../../../core/time/zone.ts'
 import { figures } from '../../../../core/words/numbers.ts'
 import { parameterDifference, parameterValue, quantityText } from '../../../../core/words/quantities.ts'
-import { orderPump } from '../../../devices/api.ts'
-import { pumpKey } from '../../../devices/usePumpReport.ts'
+import { StopPump } from '../../../devices/StopPump.tsx'
+import { usePump } from '../../../devices/usePump.ts'
 import { useDraft } from '../../../fields/draft.ts'
 import { SelectField } from '../../../fields/fields.tsx'
 import { numberIn } from '../../../fields/number-in.ts'
 import { FigureField } from '../../../fields/plain.tsx'
 import { thisInstant, useNow } from '../../../frame/now.tsx'
-import { UnkeptNote, useKeeping } from '../../../journal/keeping.tsx'
 import { useHousehold } from '../../../journal/provider.tsx'
 import { ButtonLink, PrimaryButton } from '../../../look/buttons.ts'
 import { CheckChip } from '../../../look/CheckChip.ts'
@@ -36,14 +36,20 @@ const FIRST_PORTIONS = '6'
 const FIRST_RESIDUE_ML = '10'
 
 /** A pump's plan: what is in its bottle, how much a day and in how many shots, held against the day's caps before it is given. */
-export function PumpPlanForm({ device }: { device: AttachedDevice }) {
+export function PumpPlanForm({
+  device,
+  running,
+}: {
+  device: AttachedDevice
+  /** An order that the pump runs by already, and that this journal does not know of. */
+  running: PumpOrder | null
+}) {
   const { journal, settings, which } = useHousehold()
-  const { keep, busy, unkept } = useKeeping()
-  const queries = useQueryClient()
+  const { start, refused, isBusy } = usePump(device)
+  const [isReplacing, setIsReplacing] = useState(false)
   const now = useNow()
   const [params] = useSearchParams()
   const [values, change, forget] = useDraft(`${which}-pump-${device.deviceId}`)
-  const [problem, setProblem] = useState<string | null>(null)
   const [isKnown, setIsKnown] = useState(false)
   const tank = tankById(journal, device.tankId)
   const solutions = shelfOf(journal).filter(({ unit }) => unit === 'mL')
@@ -114,23 +120,8 @@ export function PumpPlanForm({ device }: { device: AttachedDevice }) {
   const doubts = useDoubts(plan ? [{ ...plan, happened: iso(now) }] : [])
   const send = async () => {
     if (!plan) return
-    setProblem(null)
-    const at = thisInstant()
-    const [content] = doubts.answered<ContentOf<'pump-plan'>>([{ ...plan, happened: iso(at) }])
-    if (!content) return
-    try {
-      await orderPump(device.channel, orderOf(journal, { at, content }, settings.timeZone))
-    } catch (error) {
-      setProblem((error as Error).message)
-      return
-    }
-    if (!(await keep([content]))) {
-      // Nothing runs that the journal does not know of.
-      await orderPump(device.channel, null).catch(() => undefined)
-      return
-    }
-    forget()
-    await queries.invalidateQueries({ queryKey: pumpKey(device.channel) })
+    const [content] = doubts.answered<ContentOf<'pump-plan'>>([{ ...plan, happened: iso(thisInstant()) }])
+    if (content && (await start(content))) forget()
   }
   if (solutions.length === 0)
     return (
@@ -236,15 +227,33 @@ export function PumpPlanForm({ device }: { device: AttachedDevice }) {
         </Bar>
       )}
       <DoubtList doubts={doubts} />
-      {problem && (
-        <Bar $tone="act" role="alert">
-          {problem}
+      {running && (
+        <Bar $tone="act">
+          <Stack $gap={8}>
+            <span>
+              The pump runs by an order already:{' '}
+              {figures(
+                running.mlByHour.reduce((sum, one) => sum + one, 0),
+                3,
+              )}{' '}
+              mL a day since {momentBeside(Date.parse(running.startsAt), now, settings.clock)}, which this journal does
+              not hold. Stop it, or put this plan in its place.
+            </span>
+            <StopPump device={device} />
+            <CheckChip isSelected={isReplacing} onChange={setIsReplacing}>
+              put this plan in its place
+            </CheckChip>
+          </Stack>
         </Bar>
       )}
-      {unkept && <UnkeptNote unkept={unkept} />}
+      {refused?.what === 'start' && (
+        <Bar $tone="act" role="alert">
+          {refused.words}
+        </Bar>
+      )}
       <div>
         <PrimaryButton
-          isDisabled={busy || !plan || (isOver && !isKnown) || !doubts.isClear}
+          isDisabled={isBusy || !plan || (isOver && !isKnown) || (running !== null && !isReplacing) || !doubts.isClear}
           onPress={() => void send()}
         >
           Start the pump

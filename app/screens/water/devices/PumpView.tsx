@@ -1,34 +1,43 @@
-import { useQueryClient } from '@tanstack/react-query'
-import { useState } from 'react'
 import { pumpAlarms } from '../../../../core/devices/alarms.ts'
 import type { PumpReport } from '../../../../core/devices/messages.ts'
-import { orderOf, unwrittenDoses } from '../../../../core/devices/pump-doses.ts'
+import { orderOf } from '../../../../core/devices/pump-doses.ts'
 import { pumpState } from '../../../../core/devices/pump-shots.ts'
-import { noteOf, pumpPlanOf, type AttachedDevice } from '../../../../core/household/devices.ts'
+import { pumpPlanOf, type AttachedDevice } from '../../../../core/household/devices.ts'
 import { productById } from '../../../../core/household/shelf.ts'
 import type { ContentOf } from '../../../../core/journal/entry.ts'
 import type { Line as JournalLine } from '../../../../core/journal/journal.ts'
 import { dayBeside, momentBeside } from '../../../../core/time/words.ts'
-import { iso } from '../../../../core/time/zone.ts'
 import { figures } from '../../../../core/words/numbers.ts'
-import { orderPump } from '../../../devices/api.ts'
-import { pumpKey, usePumpReport } from '../../../devices/usePumpReport.ts'
+import { StopPump } from '../../../devices/StopPump.tsx'
+import { usePump } from '../../../devices/usePump.ts'
+import { usePumpReport } from '../../../devices/usePumpReport.ts'
 import { thisInstant, useNow } from '../../../frame/now.tsx'
-import { useKeeping } from '../../../journal/keeping.tsx'
 import { useHousehold } from '../../../journal/provider.tsx'
 import { Button } from '../../../look/buttons.ts'
 import { HourBars } from '../../../water/HourBars.tsx'
-import { Bar, Facts, Figure, Line, Quiet, Small, Stack } from '../../../look/text.ts'
+import { Bar, Facts, Figure, Quiet, Small, Stack } from '../../../look/text.ts'
 import { PumpPlanForm } from './PumpPlanForm.tsx'
 
 /** A dosing pump: its plan as it runs, or the form that gives it one. */
-export function PumpView({ device }: { device: AttachedDevice }) {
+export function PumpView({ device, isOffered }: { device: AttachedDevice; isOffered: boolean }) {
   const { journal } = useHousehold()
   const { report, problem } = usePumpReport(device.channel)
   const plan = pumpPlanOf(journal, device.deviceId)
-  if (problem) return <Bar $tone="act">{problem}</Bar>
-  if (!plan) return <PumpPlanForm device={device} />
-  return report ? <Running device={device} plan={plan} report={report} /> : <Small>Asking the pump …</Small>
+  return (
+    <Stack $gap={12}>
+      {!isOffered ? null : problem !== null ? (
+        <Bar $tone="act">{problem}</Bar>
+      ) : !plan ? (
+        <PumpPlanForm device={device} running={report?.order ?? null} />
+      ) : report ? (
+        <Running device={device} plan={plan} report={report} />
+      ) : (
+        <Small>Asking the pump …</Small>
+      )}
+      {/* In one place whatever is shown above: a press is not lost when the pump’s answer comes. */}
+      {(plan !== null || problem !== null) && <StopPump device={device} />}
+    </Stack>
+  )
 }
 
 const SHOWN_MISSED = 5
@@ -43,10 +52,8 @@ function Running({
   report: PumpReport
 }) {
   const { journal, settings } = useHousehold()
-  const { keep, busy } = useKeeping()
-  const queries = useQueryClient()
+  const { sendAgain, isBusy, refused } = usePump(device)
   const now = useNow()
-  const [problem, setProblem] = useState<string | null>(null)
   const { clock } = settings
   const order = orderOf(journal, plan, settings.timeZone)
   const at = thisInstant()
@@ -54,32 +61,18 @@ function Running({
   const product = productById(journal, plan.content.productId)
   // The device forgot: its server was started afresh, or somebody else stopped it.
   const isLost = report.order === null || report.order.startsAt !== order.startsAt
-  const again = () => queries.invalidateQueries({ queryKey: pumpKey(device.channel) })
-  const doing = (work: () => Promise<unknown>) => () => {
-    setProblem(null)
-    void work()
-      .then(again)
-      .catch((error: unknown) => setProblem((error as Error).message))
-  }
-  const stop = async () => {
-    await orderPump(device.channel, null)
-    await keep([
-      ...unwrittenDoses(journal, plan, report.shots, clock, thisInstant(), true, noteOf(device)),
-      { ...plan.content, happened: iso(thisInstant()), stopped: true },
-    ])
-  }
   return (
     <Stack $gap={14}>
       {isLost && !state.isEnded && (
         <Bar $tone="act">
           <Stack $gap={8}>
             <span>
-              The pump knows nothing of this plan: its server was started afresh, or it was stopped elsewhere.
+              {plan.content.beingSent
+                ? 'This plan was being sent when the page was closed, and the pump does not have it.'
+                : 'The pump knows nothing of this plan: its server was started afresh, or it was stopped elsewhere.'}
             </span>
             <div>
-              <Button
-                onPress={doing(() => orderPump(device.channel, { ...order, bottleMl: Math.max(1, state.leftMl) }))}
-              >
+              <Button isDisabled={isBusy} onPress={() => void sendAgain(Math.max(1, state.leftMl))}>
                 Give it the plan again
               </Button>
             </div>
@@ -133,13 +126,8 @@ function Running({
           </div>
         )}
       </Facts>
-      {problem && <Bar $tone="act">{problem}</Bar>}
-      <Line $gap={12}>
-        <Button isDisabled={busy} onPress={doing(stop)}>
-          Stop the pump
-        </Button>
-        <Small>What it gives is written down day by day.</Small>
-      </Line>
+      {refused?.what === 'start' && <Bar $tone="act">{refused.words}</Bar>}
+      <Small>What it gives is written down day by day.</Small>
     </Stack>
   )
 }
