@@ -1,15 +1,16 @@
 import { useQuery, useQueryClient } from '@tanstack/react-query'
 import { useState } from 'react'
 import { useNow } from '../frame/now.tsx'
-import { PlainButton } from '../look/buttons.ts'
+import { Button, PlainButton } from '../look/buttons.ts'
 import { Line, Quiet, Rows, Stack } from '../look/text.ts'
 import { copiesKept, dropCopy, type Copy } from '../storage/copies.ts'
 import { momentBeside } from '../../core/time/words.ts'
-import { plural } from '../../core/words/numbers.ts'
+import { listed, plural } from '../../core/words/numbers.ts'
 import type { Entry } from '../../core/journal/entry.ts'
 import { clipIdsIn, photoIdsIn, saveJournal } from './exporting.ts'
 import { useKeeping, UnkeptNote } from './keeping.tsx'
 import { clipsOf, photosOf } from './opened.ts'
+import { previewOf, type Preview } from './bring-in/importing.ts'
 import { useHousehold } from './provider.tsx'
 
 export const COPIES = ['copies'] as const
@@ -29,12 +30,17 @@ export function PutAside() {
   const now = useNow()
   const { data: copies = [] } = useQuery({ queryKey: COPIES, queryFn: copiesKept })
   const [sure, setSure] = useState<string | null>(null)
-  const restore = (copy: Copy) =>
-    run(async (household) => {
+  const [looked, setLooked] = useState<{ id: string; preview: Preview } | null>(null)
+  /** What it would change, before it is brought back. */
+  const look = (copy: Copy) =>
+    run(async () => {
       const entries = await entriesIn(copy)
       if (!entries) throw new Error('this copy cannot be read; save it as a file and keep it')
-      return household.takeIn(entries.filter(({ id }) => journal.entry(id) === undefined))
+      setLooked({ id: copy.id, preview: previewOf((id) => journal.entry(id), entries) })
+      return []
     })
+  const restore = (fresh: readonly Entry[]) =>
+    run((household) => household.takeIn(fresh)).then((kept) => kept && setLooked(null))
   const save = async (copy: Copy) =>
     saveJournal(
       `brinvo-put-aside-${copy.made.slice(0, 10)}`,
@@ -67,7 +73,7 @@ export function PutAside() {
               <Quiet>put aside {momentBeside(Date.parse(copy.made), now, settings.clock)}</Quiet>
             </div>
             <Line $gap={16}>
-              <PlainButton onPress={() => void restore(copy)} isDisabled={busy}>
+              <PlainButton onPress={() => void look(copy)} isDisabled={busy}>
                 bring back
               </PlainButton>
               <PlainButton onPress={() => void save(copy)}>save as a file</PlainButton>
@@ -82,9 +88,51 @@ export function PutAside() {
                 <PlainButton onPress={() => setSure(copy.id)}>delete this copy</PlainButton>
               )}
             </Line>
+            {looked?.id === copy.id && (
+              <Restore
+                preview={looked.preview}
+                isBusy={busy}
+                onRestore={() => void restore(looked.preview.fresh)}
+                onLeave={() => setLooked(null)}
+              />
+            )}
           </li>
         ))}
       </Rows>
+    </Stack>
+  )
+}
+
+/** What bringing a copy back would change. */
+function Restore({
+  preview: { fresh, same, conflicts, counts, span },
+  isBusy,
+  onRestore,
+  onLeave,
+}: {
+  preview: Preview
+  isBusy: boolean
+  onRestore: () => void
+  onLeave: () => void
+}) {
+  return (
+    <Stack $gap={8}>
+      <span>
+        {fresh.length === 0
+          ? 'Nothing of it is missing here.'
+          : `It would add ${listed(counts.map(([what, count]) => `${count} ${what}`))}${span === null ? '' : `, ${span}`}; nothing that is here is changed.`}
+        {same > 0 && ` ${plural(same, 'entry is', 'entries are')} here already.`}
+        {conflicts.length > 0 &&
+          ` ${plural(conflicts.length, 'entry differs', 'entries differ')} from what is here; what is here stays.`}
+      </span>
+      <Line $gap={16}>
+        {fresh.length > 0 && (
+          <Button isDisabled={isBusy} onPress={onRestore}>
+            Add {plural(fresh.length, 'entry', 'entries')}
+          </Button>
+        )}
+        <PlainButton onPress={onLeave}>leave it</PlainButton>
+      </Line>
     </Stack>
   )
 }

@@ -193,6 +193,9 @@ describe('a journal put aside', () => {
   test('is brought back beside what is here', async () => {
     const { user, row } = await open()
     await user.click((await row()).getByRole('button', { name: 'bring back' }))
+    expect(await screen.findByText(/It would add 2 photos and 1 notes, 3 Jul 2026/)).toBeInTheDocument()
+    expect(screen.getByLabelText('notes')).not.toHaveTextContent('of old')
+    await user.click((await row()).getByRole('button', { name: 'Add 3 entries' }))
     await waitFor(() => expect(screen.getByLabelText('notes')).toHaveTextContent('here; of old'))
   })
 

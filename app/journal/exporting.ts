@@ -1,5 +1,4 @@
 import type { Entry } from '../../core/journal/entry.ts'
-import { exportJournal } from '../../core/journal/export.ts'
 import { Journal } from '../../core/journal/journal.ts'
 import { downloadText } from '../storage/download.ts'
 import { photosOf } from './opened.ts'
@@ -51,6 +50,28 @@ export async function exportToFile(which: Which, journal: Journal, unkept: reado
     whole.add(journal.entries())
     whole.add(unkept)
   }
+  // The first view does without it.
+  const { exportJournal } = await import('../../core/journal/export.ts')
   const text = exportJournal(whole, now.toISOString())
   await saveJournal(exportName(which, now), which, text, photoIdsIn(whole.entries()))
+  rememberExport(which, now.getTime())
+}
+
+const exportKey = (which: Which) => `brinvo-${which}-exported`
+
+function rememberExport(which: Which, at: number): void {
+  try {
+    localStorage.setItem(exportKey(which), String(at))
+  } catch {
+    // Then it is asked for once more than it need be.
+  }
+}
+
+/** When a journal was last exported from this device, ms; null where nothing is known. */
+export function lastExport(which: Which): number | null {
+  try {
+    return Number(localStorage.getItem(exportKey(which))) || null
+  } catch {
+    return null
+  }
 }

@@ -135,6 +135,13 @@ export class Journal {
     return this.#slots.size
   }
 
+  /** When the first entry was written down; null for an empty journal. */
+  get firstLogged(): string | null {
+    let first: string | null = null
+    for (const { entry } of this.#slots.values()) if (first === null || entry.logged < first) first = entry.logged
+    return first
+  }
+
   /** Every entry as written, in the order they were logged. */
   entries(): Entry[] {
     return [...this.#slots.values()].map(({ entry }) => entry).sort(byLogged)

@@ -40,6 +40,7 @@ import { TodayRow } from './TodayRow.tsx'
 const BrokenCourses = lazy(async () => ({
   default: (await import('../../courses/BrokenCourses.tsx')).BrokenCourses,
 }))
+const BackupLine = lazy(async () => ({ default: (await import('../../journal/BackupLine.tsx')).BackupLine }))
 const Panel = lazy(async () => ({ default: (await import('./Panel.tsx')).Panel }))
 
 const DAYS_AHEAD = 21
@@ -143,7 +144,7 @@ function useColumns(
 }
 
 function LedgerGrid() {
-  const { journal, settings, revision } = useHousehold()
+  const { journal, settings, revision, which } = useHousehold()
   const now = useNow()
   const isPhone = useIsPhone()
   const scroller = useRef<HTMLDivElement>(null)
@@ -244,6 +245,11 @@ function LedgerGrid() {
                 {broken.length > 0 && (
                   <Suspense fallback={null}>
                     <BrokenCourses />
+                  </Suspense>
+                )}
+                {which === 'mine' && (
+                  <Suspense fallback={null}>
+                    <BackupLine />
                   </Suspense>
                 )}
                 {isPhone && <TankTabs shown={phoneTank} due={household} onShow={setPhoneTank} />}
