@@ -1,9 +1,11 @@
 import { expect, test } from './support/test.ts'
-import { createReadStream, existsSync } from 'node:fs'
+import { cpSync, createReadStream, existsSync, mkdtempSync, readFileSync, rmSync, writeFileSync } from 'node:fs'
 import { createServer } from 'node:http'
 import type { AddressInfo } from 'node:net'
+import { tmpdir } from 'node:os'
 import { extname, join } from 'node:path'
 import { fileURLToPath } from 'node:url'
+import { createApp } from '../server/app.ts'
 import { axe } from './support/axe.ts'
 import { beginHousehold, log, logLine, openSample, today } from './support/app.ts'
 
@@ -29,6 +31,28 @@ async function staticHost(folder: string): Promise<{ url: string; stop: () => vo
   return {
     url: `http://127.0.0.1:${(server.address() as AddressInfo).port}${folder}`,
     stop: () => server.close(),
+  }
+}
+
+/** Brinvo's own server over a copy of the build, which another build can take the place of. */
+async function serverOfTwoBuilds(): Promise<{ url: string; nextBuild: () => void; stop: () => void }> {
+  const dist = mkdtempSync(join(tmpdir(), 'brinvo-builds-'))
+  cpSync(DIST, dist, { recursive: true })
+  const server = createServer(createApp(dist))
+  await new Promise<void>((resolve) => server.listen(0, '127.0.0.1', resolve))
+  const rewrite = (name: string, change: (text: string) => string) =>
+    writeFileSync(join(dist, name), change(readFileSync(join(dist, name), 'utf8')))
+  return {
+    url: `http://127.0.0.1:${(server.address() as AddressInfo).port}/`,
+    nextBuild: () => {
+      rewrite('index.html', (text) => text.replace('<head>', '<head><meta name="build" content="next">'))
+      rewrite('sw.js', (text) => text.replace(/(index\.html",\s*revision:\s*")[^"]+/, '$1next'))
+    },
+    stop: () => {
+      server.closeAllConnections()
+      server.close()
+      rmSync(dist, { recursive: true })
+    },
   }
 }
 
@@ -85,6 +109,65 @@ test.describe('with the offline copy', () => {
     await expect(today(page, 'Hall reef')).toBeVisible()
     await page.getByRole('link', { name: 'Handbook' }).click()
     await expect(page.getByRole('heading', { name: 'Handbook', level: 1 })).toBeVisible()
+  })
+})
+
+test.describe('two builds served in turn', () => {
+  test.use({ serviceWorkers: 'allow', storageState: { cookies: [], origins: [] } })
+
+  test('the new one waits for a bench, a half-typed line and a second tab, and then takes over', async ({
+    page,
+    context,
+  }) => {
+    const host = await serverOfTwoBuilds()
+    const build = () => page.locator('meta[name="build"]')
+    try {
+      await page.goto(host.url)
+      await page.getByRole('button', { name: 'Look at the sample household' }).click()
+      await expect(today(page, 'Hall reef')).toBeVisible()
+      await page.evaluate(() => navigator.serviceWorker.ready)
+      await page.goto(`${host.url}bench/a-run`)
+      host.nextBuild()
+      await page.evaluate(async () => void (await (await navigator.serviceWorker.ready).update()))
+      const isWaiting = () => page.evaluate(async () => (await navigator.serviceWorker.ready).waiting !== null)
+      await expect.poll(isWaiting).toBe(true)
+      // At a bench.
+      await page.reload()
+      await expect(page.getByRole('heading', { level: 1 })).toBeVisible()
+      expect(await build().count()).toBe(0)
+      // With a line half typed.
+      await page.getByRole('link', { name: 'Brinvo' }).click()
+      await logLine(page).fill('hall no3')
+      await page.reload()
+      await expect(logLine(page)).toHaveValue('hall no3')
+      expect(await build().count()).toBe(0)
+      // With a second tab, which loads its files from the first build.
+      const second = await context.newPage()
+      await second.goto(host.url)
+      await expect(today(second, 'Hall reef')).toBeVisible()
+      await logLine(page).fill('')
+      await page.bringToFront()
+      await page.reload()
+      await expect(today(page, 'Hall reef')).toBeVisible()
+      expect(await build().count()).toBe(0)
+      expect(await isWaiting()).toBe(true)
+      await second.getByRole('link', { name: 'Handbook' }).click()
+      await expect(second.getByRole('heading', { name: 'Handbook', level: 1 })).toBeVisible()
+      await second.close()
+      // Nothing is open any more: the next visits are the new build's.
+      await expect
+        .poll(
+          async () => {
+            await page.reload()
+            await expect(today(page, 'Hall reef')).toBeVisible()
+            return build().count()
+          },
+          { timeout: 60_000, intervals: [6000] },
+        )
+        .toBe(1)
+    } finally {
+      host.stop()
+    }
   })
 })
 

@@ -15,14 +15,9 @@ import { hasLiveRun } from '../../core/arrivals/run/live.ts'
 import { settingsOf } from '../../core/household/settings.ts'
 import { hasMetCopper } from '../../core/safety/met-copper.ts'
 import { HouseholdProvider, useHousehold, useOpening, useShownSoon } from '../journal/provider.tsx'
-import { Button, PlainButton } from '../look/buttons.ts'
-import { Bar, Small, Stack, Title } from '../look/text.ts'
-import { refusalOf } from '../storage/refusal.ts'
+import { Small } from '../look/text.ts'
 import { Header } from './Header.tsx'
 import { LogLine } from './LogLine.tsx'
-import { momentBeside, spanText } from '../../core/time/words.ts'
-import { MS_PER_HOUR } from '../../core/time/zone.ts'
-import { plural } from '../../core/words/numbers.ts'
 import { useNow } from './now.tsx'
 import { useShortcuts } from './shortcuts.ts'
 import { Boundary } from './boundary/Boundary.tsx'
@@ -33,7 +28,11 @@ const Welcome = lazy(async () => ({ default: (await import('../screens/first-run
 const OpenBench = lazy(async () => ({ default: (await import('../bench/OpenBench.tsx')).OpenBench }))
 const DeviceBar = lazy(async () => ({ default: (await import('../devices/DeviceBar.tsx')).DeviceBar }))
 const CopperBar = lazy(async () => ({ default: (await import('../safety/CopperBar.tsx')).CopperBar }))
-const OpeningNotes = lazy(async () => ({ default: (await import('./OpeningNotes.tsx')).OpeningNotes }))
+const OpeningNotes = lazy(async () => ({ default: (await import('./opening/OpeningNotes.tsx')).OpeningNotes }))
+const Restored = lazy(async () => ({ default: (await import('./opening/Restored.tsx')).Restored }))
+const ClockWarning = lazy(async () => ({ default: (await import('./opening/ClockWarning.tsx')).ClockWarning }))
+const CannotOpen = lazy(async () => ({ default: (await import('./opening/CannotOpen.tsx')).CannotOpen }))
+const SlowBrowser = lazy(async () => ({ default: (await import('./opening/SlowBrowser.tsx')).SlowBrowser }))
 const RunBar = lazy(async () => ({ default: (await import('../arrivals/RunBar.tsx')).RunBar }))
 const ShortcutList = lazy(async () => ({ default: (await import('./ShortcutList.tsx')).ShortcutList }))
 
@@ -70,21 +69,12 @@ function Opening({ onRetry }: { onRetry: () => void }) {
     const timer = setTimeout(() => setSlow(true), SLOW_MS)
     return () => clearTimeout(timer)
   }, [])
-  if (!isSlow) return <Loading />
-  return (
-    <Waiting role="alert">
-      <Stack>
-        <Title>This browser does not answer</Title>
-        <p>
-          Brinvo has asked it for the journal for {SLOW_MS / 1000} seconds. Most often another tab holds it up, or a
-          private window that may keep nothing, or a disk that is full. Nothing of your journal is touched.
-        </p>
-        <p>Close other tabs with Brinvo, or open it in a normal window; then try again.</p>
-        <div>
-          <Button onPress={onRetry}>Load the page again</Button>
-        </div>
-      </Stack>
-    </Waiting>
+  return isSlow ? (
+    <Suspense fallback={<Loading />}>
+      <SlowBrowser seconds={SLOW_MS / 1000} onRetry={onRetry} />
+    </Suspense>
+  ) : (
+    <Loading />
   )
 }
 
@@ -106,24 +96,24 @@ export function Frame() {
   if (opening.isPending) return <Opening onRetry={() => window.location.reload()} />
   if (opening.isError)
     return (
-      <Waiting>
-        <Stack>
-          <Title>The journal cannot be opened</Title>
-          <Bar $tone="act">{refusalOf(opening.error).message}</Bar>
-          <p>Nothing was lost by this. A normal window with site data allowed, or another browser, opens it.</p>
-          <div>
-            <Button onPress={() => void opening.refetch()}>Try again</Button>{' '}
-            {shown.which === 'mine' && <Button onPress={() => shown.show('sample')}>Show the sample household</Button>}
-          </div>
-        </Stack>
-      </Waiting>
+      <Suspense fallback={<Loading />}>
+        <CannotOpen
+          error={opening.error}
+          onRetry={() => void opening.refetch()}
+          onSample={shown.which === 'mine' ? () => shown.show('sample') : null}
+        />
+      </Suspense>
     )
   return (
     <AriaRouter navigate={(path) => void navigate(path)} useHref={useHref}>
       <HouseholdProvider snapshot={opening.data}>
         <Inside
           notices={
-            opening.restored === null ? null : <Restored count={opening.restored} onDismiss={opening.dismissRestored} />
+            opening.restored === null ? null : (
+              <Suspense fallback={null}>
+                <Restored count={opening.restored} onDismiss={opening.dismissRestored} />
+              </Suspense>
+            )
           }
         />
       </HouseholdProvider>
@@ -131,34 +121,8 @@ export function Frame() {
   )
 }
 
-/** The browser had cleared the database while the page was open: what was done, and what to do. */
-function Restored({ count, onDismiss }: { count: number; onDismiss: () => void }) {
-  return (
-    <Bar $tone="act" role="alert">
-      This browser had cleared the journal while it was open. {plural(count, 'entry', 'entries')} that this page still
-      held
-      {count === 1 ? ' was' : ' were'} written again. Export the journal, and let the browser keep this site’s data.{' '}
-      <PlainButton onPress={onDismiss}>dismiss</PlainButton>
-    </Bar>
-  )
-}
-
 /** A clock this far behind the newest entry has been set back, or is wrong. */
 const CLOCK_BACK_MS = 60_000
-
-function ClockWarning() {
-  const { journal, settings } = useHousehold()
-  const now = useNow()
-  const newest = journal.newestLogged === null ? null : Date.parse(journal.newestLogged)
-  if (newest === null || newest - now <= CLOCK_BACK_MS) return null
-  return (
-    <Bar $tone="soon" role="alert">
-      This device’s clock shows {momentBeside(now, newest, settings.clock)}, but the newest entry was written{' '}
-      {spanText((newest - now) / MS_PER_HOUR)} later than that. New entries take their time from the clock: set it
-      right, or type the time with each line.
-    </Bar>
-  )
-}
 
 /**
  * Moves the focus to a new screen's content, so that the keyboard and a screen reader start there, and the eye at its top;
@@ -191,11 +155,13 @@ function Inside({ notices }: { notices: ReactNode }) {
   const onScroll = useNewScreen(main)
   const { pathname } = useLocation()
   const isSetUp = settingsOf(journal) !== null
+  const now = useNow()
+  const newest = journal.newestLogged === null ? -Infinity : Date.parse(journal.newestLogged)
   // Where something that the journal holds breaks what is worked out from it, nothing is worked out, and it can be carried out all the same.
   const isSafe = useSearchParams()[0].has('safe')
   const bars: [name: string, isShown: () => boolean, bar: ReactNode][] = [
     ['Notes on opening', () => recovered !== null || unreadable.length > 0, <OpeningNotes key={which} />],
-    ['The clock’s warning', () => true, <ClockWarning key="clock" />],
+    ['The clock’s warning', () => newest - now > CLOCK_BACK_MS, <ClockWarning key="clock" newest={newest} />],
     ['Copper that stays in things', () => hasMetCopper(journal), <CopperBar key="copper" />],
     ['The open bench', () => journal.ofKind('bench-start').length > 0, <OpenBench key="bench" />],
     ['Devices', () => devicesOf(journal).length > 0, <DeviceBar key="devices" />],

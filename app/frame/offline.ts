@@ -1,4 +1,8 @@
 import { appBase } from './base.ts'
+import { countOtherTabs, holdOpenTab, mayTakeOver } from './version-wait.ts'
+
+/** How often it is looked whether other tabs are open, ms. */
+const COUNT_MS = 5000
 
 /**
  * Lets the app open with the network off after its first load. Missing on plain http from another machine and in
@@ -11,9 +15,24 @@ export function startOffline(): void {
   workers.register(new URL('sw.js', base), { scope: base.pathname }).then(
     // A browser that blocks service workers may answer with none.
     (registration: ServiceWorkerRegistration | undefined) => {
-      // A new version takes over on the next visit, never under a keeper's hands.
-      window.addEventListener('pagehide', () => registration?.waiting?.postMessage({ type: 'SKIP_WAITING' }), {
-        once: true,
+      if (!registration) return
+      // A new version takes over between two visits, never under a keeper's hands. How many tabs are open is known beforehand: a page that is being left
+      // cannot wait for an answer.
+      let otherTabs = Infinity
+      const count = () => void countOtherTabs().then((tabs) => (otherTabs = tabs))
+      holdOpenTab()
+      count()
+      setInterval(count, COUNT_MS)
+      document.addEventListener('visibilitychange', count)
+      // A tab that opens says so; until it is counted it may be any number.
+      const tabs = typeof BroadcastChannel === 'undefined' ? null : new BroadcastChannel('brinvo-tabs')
+      tabs?.addEventListener('message', () => {
+        otherTabs = Infinity
+      })
+      tabs?.postMessage('opened')
+      window.addEventListener('pagehide', () => {
+        if (registration.waiting && mayTakeOver(location.pathname, localStorage, Date.now(), otherTabs))
+          registration.waiting.postMessage({ type: 'SKIP_WAITING' })
       })
     },
     () => {

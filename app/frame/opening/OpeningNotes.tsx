@@ -1,9 +1,9 @@
 import { useState } from 'react'
-import { useHousehold } from '../journal/provider.tsx'
-import { PlainButton, PlainLink } from '../look/buttons.ts'
-import { Bar } from '../look/text.ts'
-import { plural } from '../../core/words/numbers.ts'
-import type { Recovered } from '../storage/journal-store.ts'
+import { useHousehold } from '../../journal/provider.tsx'
+import { PlainButton, PlainLink } from '../../look/buttons.ts'
+import { Bar } from '../../look/text.ts'
+import { plural } from '../../../core/words/numbers.ts'
+import type { Recovered } from '../../storage/journal-store.ts'
 
 function words({ what, outcome, entries }: Recovered): string {
   if (what === 'import')
