@@ -16,7 +16,7 @@ export interface Unkept {
 /**
  * Keeping entries from a form or the log line: while it is under way, and when the browser refuses.
  * `keep` asks first where the water speaks against it, and answers with what was kept, or null when it was refused or the keeper went back; then
- * nothing typed may be cleared.
+ * nothing typed may be cleared. Ids are given where two presses in two tabs are one and the same entry.
  */
 export function useKeeping() {
   const household = useHousehold()
@@ -48,9 +48,12 @@ export function useKeeping() {
     [run, journal],
   )
   const keep = useCallback(
-    async (contents: readonly Content[]): Promise<Entry[] | null> => {
+    async (contents: readonly Content[], ids?: readonly string[]): Promise<Entry[] | null> => {
       const answered = await ask(contents)
-      return answered && run((one) => one.keep(answered), entriesOf(journal, answered))
+      if (!answered) return null
+      const entries = entriesOf(journal, answered)
+      const named = ids && entries.map((entry, i) => ({ ...entry, id: ids[i] ?? entry.id }))
+      return run((one) => (named ? one.keepEntries(named) : one.keep(answered)), named ?? entries)
     },
     [run, ask, journal],
   )

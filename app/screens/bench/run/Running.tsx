@@ -32,6 +32,7 @@ import { numberIn } from '../../../fields/number-in.ts'
 import { thisInstant } from '../../../frame/now.tsx'
 import { UnkeptNote, useKeeping } from '../../../journal/keeping.tsx'
 import { strikeOf } from '../../../journal/opened.ts'
+import { benchEntryIds } from '../../../bench/mark-ids.ts'
 import { useHousehold } from '../../../journal/provider.tsx'
 import { Bar, Figure, Line, Quiet, Small, Stack } from '../../../look/text.ts'
 import { PlainButton, PrimaryButton } from '../../../look/buttons.ts'
@@ -78,7 +79,8 @@ const keyOf = ({ step, subjectId }: Pick<FollowedOccasion, 'step' | 'subjectId'>
 /** A procedure under way: one thing at a time, in the largest type, with every clock above it. */
 export function Running({ run, netL, nameOf }: { run: BenchRun; netL: number | null; nameOf: (id: string) => string }) {
   const { journal, settings, which } = useHousehold()
-  const { keep, run: work, busy, unkept } = useKeeping()
+  const { keep: keepAs, run: work, busy, unkept } = useKeeping()
+  const keep = (contents: readonly Content[]) => keepAs(contents, benchEntryIds(journal, run, contents))
   const now = useSecond()
   const [values, change, forget] = useDraft(`${which}-bench-${run.id}`)
   const [skipping, setSkipping] = useState(false)
