@@ -7,8 +7,8 @@ import { AppRoutes } from './frame/routes.tsx'
 import { JournalProvider } from './journal/provider.tsx'
 import { startLook } from './look/look.ts'
 import { guardPresses } from './frame/one-press.ts'
-import { startOffline } from './frame/offline.ts'
 import type { Ports } from './ports.ts'
+import { whenIdle } from './safety/guard-when-idle.ts'
 import { offerCore } from './worker/script.ts'
 import { makeWritesStrict } from './storage/durability.ts'
 
@@ -30,5 +30,6 @@ export function startApp(root: HTMLElement, ports: Ports): void {
     </StrictMode>,
   )
   offerCore()
-  startOffline()
+  // The copy for the time without a network is nothing that the first view waits for.
+  whenIdle(() => void import('./frame/offline.ts').then(({ startOffline }) => startOffline()))
 }

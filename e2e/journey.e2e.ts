@@ -1,5 +1,5 @@
 import { expect, test } from './support/test.ts'
-import { downloaded, importText, log, logLine, openMine, readBack, today } from './support/app.ts'
+import { downloaded, importText, log, logLine, openMine, pressUntilKept, readBack, today } from './support/app.ts'
 
 test('a new household: tank, volume, fish, readings, corrections, out in a file and back in', async ({ page }) => {
   await openMine(page)
@@ -131,6 +131,8 @@ test('the put-aside journal can be brought back', async ({ page }) => {
   await page.getByRole('button', { name: 'Start empty' }).click()
   await page.getByRole('button', { name: /aside and start empty/ }).click()
   await page.getByRole('button', { name: 'bring back' }).click()
+  await expect(page.getByText(/It would add/)).toBeVisible()
+  await pressUntilKept(page, /^Add \d+ entr/)
   await page.getByRole('link', { name: 'Tanks', exact: true }).click()
   await expect(page.getByRole('link', { name: /Jar/ })).toBeVisible()
 })

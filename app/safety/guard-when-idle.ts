@@ -16,7 +16,8 @@ export async function loadGuard(): Promise<Guard> {
 /** What judges entries; null until it is here. */
 export const guardNow = (): Guard | null => guard
 
-const whenIdle = (run: () => void): void => {
+/** Runs something once the page has nothing else to do. */
+export const whenIdle = (run: () => void): void => {
   // Not in every browser.
   if (typeof requestIdleCallback === 'function') requestIdleCallback(run, { timeout: 1000 })
   else setTimeout(run, 200)

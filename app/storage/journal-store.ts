@@ -2,7 +2,7 @@ import localforage from 'localforage'
 import type { Entry } from '../../core/journal/entry.ts'
 import type { Explained } from '../../core/schema/explain.ts'
 import { hasLocks, heldLocks, holdForPage, ifUnlocked, withLock } from './locks.ts'
-import { refusalOf, StorageRefusal, UnfitEntry } from './refusal.ts'
+import { refusalOf, StorageRefusal } from './refusal.ts'
 
 /** Entries in a segment that is still written to: each append rewrites one segment, so it stays small. */
 const OPEN_SEGMENT = 64
@@ -238,7 +238,9 @@ export function openJournalStore(name: string, newId: () => string): JournalStor
     const { implausible } = await import('../../core/journal/plausible.ts')
     for (const entry of entries) {
       const fault = entryFault(entry) ?? (areNew ? implausible(entry, Date.now()) : null)
-      if (fault) throw new UnfitEntry(fault)
+      if (!fault) continue
+      const { UnfitEntry } = await import('./unfit.ts')
+      throw new UnfitEntry(fault)
     }
   }
 

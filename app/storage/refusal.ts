@@ -1,6 +1,3 @@
-import { faultWords } from '../../core/journal/fault-words.ts'
-import type { Explained } from '../../core/schema/explain.ts'
-
 /** Why something was not kept. */
 export type RefusalReason = 'full' | 'refused' | 'replaced' | 'unfit'
 
@@ -12,19 +9,6 @@ export class StorageRefusal extends Error {
     super(REASONS[reason], { cause })
     this.name = 'StorageRefusal'
     this.reason = reason
-  }
-}
-
-/** An entry that could not be read again: it is never written. */
-export class UnfitEntry extends StorageRefusal {
-  /** Where in the entry, and what would be right. */
-  readonly fault: Explained
-
-  constructor(fault: Explained) {
-    super('unfit')
-    this.name = 'UnfitEntry'
-    this.fault = fault
-    this.message = `${faultWords(fault)}. This was not kept; what you typed is still here.`
   }
 }
 

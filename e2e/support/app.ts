@@ -55,7 +55,7 @@ export async function importText(page: Page, text: string, name = 'journal.json'
 }
 
 /** Presses a button that keeps something, and waits until it is kept: a page that is left before that loses it. */
-export async function pressUntilKept(page: Page, name: string): Promise<void> {
+export async function pressUntilKept(page: Page, name: string | RegExp): Promise<void> {
   const button = page.getByRole('button', { name, exact: true })
   await button.click()
   await expect(button).toHaveCount(0)

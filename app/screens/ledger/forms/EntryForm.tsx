@@ -9,7 +9,7 @@ import { readWhenFields, whenOf, WhenFields, whenOn, type WhenValues } from '../
 import type { Problem, Problems } from '../../../fields/shell.tsx'
 import { DraftNote, useFormDraft } from '../../../fields/form-draft.tsx'
 import { faultProperty } from '../../../../core/journal/fault-words.ts'
-import { UnfitEntry } from '../../../storage/refusal.ts'
+import { UnfitEntry } from '../../../storage/unfit.ts'
 import { thisInstant, useNow } from '../../../frame/now.tsx'
 import { useKeeping, UnkeptNote } from '../../../journal/keeping.tsx'
 import { useHousehold } from '../../../journal/provider.tsx'

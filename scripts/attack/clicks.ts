@@ -1,0 +1,79 @@
+import { chromium, type Page } from '@playwright/test'
+import { CHROMIUM_FLAGS, JOURNEY_BROWSER, sampleChosen } from '../../e2e/support/place.ts'
+import { RandomStream } from '../../core/numbers/random.ts'
+import { fillForm, ORIGIN, startServer, storedEntries } from './page.ts'
+import { tallyOf, type Tally } from './tally.ts'
+
+const FORMS = [
+  'reading',
+  'water-change',
+  'dose',
+  'sighting',
+  'move',
+  'death',
+  'bath',
+  'count',
+  'feed',
+  'top-off',
+  'contact',
+  'note',
+]
+/** Two presses of a finger that trembles, ms apart. */
+const APART_MS = [50, 170] as const
+const QUIET_MS = 700
+
+/** What a kind of form keeps at one press, by the kinds of its entries: no press may keep the same twice. */
+const repeated = (added: readonly { content?: unknown }[]): boolean => {
+  const texts = added.map(({ content }) =>
+    JSON.stringify(content, (key, value: unknown) => (key === 'happened' || key.endsWith('Id') ? undefined : value)),
+  )
+  return new Set(texts).size < texts.length
+}
+
+async function press(page: Page, tally: Tally, form: string, random: RandomStream): Promise<void> {
+  tally.tries++
+  await page.goto(`${ORIGIN}/?tank=hall&form=${form}`)
+  const panel = page.getByRole('complementary')
+  const submit = panel.locator('button[type="submit"]')
+  await submit.waitFor({ timeout: 15_000 })
+  await fillForm(page, random)
+  for (const why of await panel.getByRole('textbox', { name: /^Reason/ }).all()) await why.fill('seen and decided')
+  for (const tick of await panel.getByRole('checkbox', { name: 'I have read this' }).all()) await tick.check()
+  const before = new Set((await storedEntries(page)).map(({ id }) => id))
+  await submit.scrollIntoViewIfNeeded()
+  const box = (await submit.boundingBox())!
+  const [x, y] = [box.x + box.width / 2, box.y + box.height / 2]
+  await page.mouse.click(x, y)
+  await page.waitForTimeout(APART_MS[0] + random.next() * (APART_MS[1] - APART_MS[0]))
+  await page.mouse.click(x, y)
+  await page.waitForTimeout(QUIET_MS)
+  const added = (await storedEntries(page)).filter(({ id }) => !before.has(id))
+  if (added.length === 0) tally.asked++
+  else if (repeated(added)) {
+    tally.twice++
+    tally.cases.push(`${form}: ${JSON.stringify(added).slice(0, 300)}`)
+  } else tally.kept++
+}
+
+/** Double clicks on the button of every form of the ledger. @param tries of each form */
+export async function attackClicks(tries: number, seed: number): Promise<Tally> {
+  const tally = tallyOf('double clicks')
+  const random = new RandomStream(seed)
+  const server = await startServer()
+  const browser = await chromium.launch({ executablePath: JOURNEY_BROWSER, args: CHROMIUM_FLAGS })
+  try {
+    for (const form of FORMS) {
+      const page = await browser.newPage({ storageState: sampleChosen(ORIGIN), viewport: { width: 1280, height: 800 } })
+      for (let i = 0; i < tries; i++)
+        await press(page, tally, form, random).catch((error: unknown) => {
+          tally.hung++
+          tally.cases.push(`${form}: ${(error as Error).message.split('\n')[0]!}`)
+        })
+      await page.context().close()
+    }
+  } finally {
+    await browser.close()
+    server.kill()
+  }
+  return tally
+}
