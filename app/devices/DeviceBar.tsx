@@ -172,18 +172,18 @@ function Pump({ device, isWriter }: { device: AttachedDevice; isWriter: Writer }
     if (plan && isTaken && isWriter.current) void correct(plan.id, withoutSending(plan.content)).catch(() => undefined)
   }, [plan, isTaken, isWriter, correct])
   const at = thisInstant()
-  const alarms =
-    problem !== null && plan
-      ? [{ tone: 'act' as const, words: `${device.name} does not answer as it should: ${problem}` }]
-      : plan && report
-        ? pumpAlarms(
-            device.name,
-            pumpState(orderOf(journal, plan, settings.timeZone), report.shots, at),
-            at,
-            settings.clock,
-          )
-        : []
-  if (alarms.length === 0) return null
+  const isServerAway = useDeviceList().problem !== null
+  const isMute = problem !== null && plan !== null
+  const alarmsNow = (): DeviceAlarm[] => {
+    // That the server is away is said once, for all devices.
+    if (isMute)
+      return isServerAway ? [] : [{ tone: 'act', words: `${device.name} does not answer as it should: ${problem}` }]
+    if (!plan || !report) return []
+    const order = orderOf(journal, plan, settings.timeZone)
+    return pumpAlarms(device.name, pumpState(order, report.shots, at), at, settings.clock)
+  }
+  const alarms = alarmsNow()
+  if (alarms.length === 0 && !isMute) return null
   return (
     <>
       <Alarms alarms={alarms} />

@@ -1,5 +1,7 @@
 import type { Entry } from '../../core/journal/entry.ts'
-import { ONE_PRESS_MS } from '../frame/one-press.ts'
+
+/** Equal entries that come within this time of the first having been kept are the same press, ms: on a slow page its button stands a while longer. */
+const SAME_KEEPING_MS = 1000
 
 const UUID = /^[0-9a-f]{8}-[0-9a-f]{4}-7[0-9a-f]{3}-[0-9a-f]{4}-[0-9a-f]{12}$/i
 
@@ -13,7 +15,7 @@ const madeAt = (id: string): number | null => (UUID.test(id) ? parseInt(id.repla
 export function keyOfEntries(entries: readonly Entry[], now: number): string {
   const isFresh = (value: string) => {
     const at = madeAt(value)
-    return at !== null && now - at < 2 * ONE_PRESS_MS
+    return at !== null && now - at < 2 * SAME_KEEPING_MS
   }
   return JSON.stringify(entries, (key, value: unknown) =>
     key === 'id' || key === 'logged' || key === 'happened' || (typeof value === 'string' && isFresh(value))
@@ -27,7 +29,7 @@ const momentOf = (entry: Entry): number => Date.parse('content' in entry ? entry
 
 /** Whether entries are of the same moment, as those of two presses of one button are: what is logged for two days is twice meant. */
 const areOfOneMoment = (one: readonly Entry[], other: readonly Entry[]) =>
-  one.every((entry, i) => Math.abs(momentOf(entry) - momentOf(other[i]!)) < 2 * ONE_PRESS_MS)
+  one.every((entry, i) => Math.abs(momentOf(entry) - momentOf(other[i]!)) < 2 * SAME_KEEPING_MS)
 
 interface Keeping {
   key: string
@@ -57,7 +59,7 @@ export function oneKeeping(clock: () => number = () => performance.now()) {
     latest.push(keeping)
     keeping.kept.then(
       () => {
-        keeping.until = clock() + ONE_PRESS_MS
+        keeping.until = clock() + SAME_KEEPING_MS
       },
       // What was refused may be tried again at once.
       () => {

@@ -7,7 +7,7 @@ import { fileURLToPath } from 'node:url'
 const root = fileURLToPath(new URL('../..', import.meta.url))
 
 /** Apart from the journeys' server, so that both can run. */
-const PORT = 5911
+const PORT = Number(process.env['ATTACK_PORT'] ?? 5911)
 export const ORIGIN = `http://127.0.0.1:${PORT}`
 
 /** Brinvo's own server for an attack. */

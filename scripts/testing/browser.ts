@@ -21,14 +21,18 @@ Object.assign(globalThis, {
 
 // A file's bytes, by the older way that jsdom knows.
 if (typeof Blob !== 'undefined' && typeof FileReader !== 'undefined')
-  Blob.prototype.arrayBuffer ??= function arrayBuffer(this: Blob) {
-    return new Promise<ArrayBuffer>((resolve, reject) => {
-      const reader = new FileReader()
-      reader.onload = () => resolve(reader.result as ArrayBuffer)
-      reader.onerror = () => reject(reader.error ?? new Error('not read'))
-      reader.readAsArrayBuffer(this)
-    })
-  }
+  Object.defineProperty(Blob.prototype, 'arrayBuffer', {
+    configurable: true,
+    writable: true,
+    value(this: Blob) {
+      return new Promise<ArrayBuffer>((resolve, reject) => {
+        const reader = new FileReader()
+        reader.onload = () => resolve(reader.result as ArrayBuffer)
+        reader.onerror = () => reject(reader.error ?? new Error('not read'))
+        reader.readAsArrayBuffer(this)
+      })
+    },
+  })
 
 // Nothing is scrolled where nothing is drawn.
 if (typeof window !== 'undefined') Element.prototype.scrollIntoView = () => {}
