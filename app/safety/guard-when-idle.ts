@@ -7,10 +7,11 @@ let failure: unknown
 let isLoading = false
 const listeners = new Set<() => void>()
 
-/** Fetches what judges entries. A later call tries again where an earlier one failed. */
+/** Fetches what judges entries, and what its concerns are answered in. A later call tries again where an earlier one failed. */
 export async function loadGuard(): Promise<Guard> {
-  guard ??= await import('../../core/safety/guard.ts')
-  return guard
+  if (guard) return guard
+  const [judging] = await Promise.all([import('../../core/safety/guard.ts'), import('./ConcernAnswer.tsx')])
+  return (guard ??= judging)
 }
 
 /** What judges entries; null until it is here. */
