@@ -13,7 +13,7 @@ export function BrokenCourses() {
       <strong>
         {fullCourseName(course)}, {tankById(journal, course.tankId)?.name}
       </strong>{' '}
-      cannot be worked out: its tasks are not shown. That is a fault of Brinvo; its entries are kept. Go on by your own
+      cannot be calculated: its tasks are not shown. That is a fault of Brinvo; its entries are kept. Go on by your own
       notes, and <PlainLink href="/records?safe">export the journal</PlainLink>.<Small>{why}</Small>
     </Bar>
   ))

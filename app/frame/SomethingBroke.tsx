@@ -16,7 +16,7 @@ export function SomethingBroke({ error }: FallbackProps) {
         <Small>{error instanceof Error ? error.message : String(error)}</Small>
         <div>
           <ButtonLink href={appBase().pathname}>Load Brinvo again</ButtonLink>{' '}
-          <a href={`${appBase().pathname}records?safe`}>Export the journal, with nothing worked out</a>
+          <a href={`${appBase().pathname}records?safe`}>Export the journal from a page that calculates nothing</a>
         </div>
       </Stack>
     </div>

@@ -92,7 +92,7 @@ test('a file that is no picture is told so; what was ticked stays', async () => 
   await user.click(screen.getByRole('button', { name: /^white grains/ }))
   await shoot(new File(['raw'], 'p.heic', { type: 'image/heic' }))
   expect(await screen.findByRole('alert')).toHaveTextContent(
-    /no picture that this browser can read; a JPEG, PNG or WebP/,
+    /cannot read this file as a picture; it reads JPEG, PNG and WebP/,
   )
   expect(screen.getByRole('button', { name: /^white grains/ })).toHaveAttribute('aria-pressed', 'true')
 })

@@ -37,7 +37,7 @@ export async function scaleDown(file: Blob): Promise<ScaledPhoto> {
   try {
     bitmap = await createImageBitmap(file, { imageOrientation: 'from-image' })
   } catch {
-    throw new Error('this file is no picture that this browser can read; a JPEG, PNG or WebP is')
+    throw new Error('this browser cannot read this file as a picture; it reads JPEG, PNG and WebP')
   }
   try {
     const { widthPx, heightPx } = scaledSize(bitmap.width, bitmap.height)

@@ -7,7 +7,7 @@ import { isGuarded } from '../../core/safety/guarded-kinds.ts'
 import { thisInstant } from '../frame/now.tsx'
 import { useHousehold } from '../journal/provider.tsx'
 import { Bar, Stack } from '../look/text.ts'
-import { guardNow, useGuard } from './guard-when-idle.ts'
+import { guardNow, loadGuard, useGuard } from './guard-when-idle.ts'
 
 /** Comes with the first concern: most days none is shown. */
 const ConcernAnswer = lazy(async () => ({ default: (await import('./ConcernAnswer.tsx')).ConcernAnswer }))
@@ -28,6 +28,8 @@ export interface Doubts {
   told: readonly string[]
   /** Whether everything asked is answered, so that it may be kept. */
   isClear: boolean
+  /** What judges them is here: a press that comes before waits for it, and is not lost. */
+  ready: () => Promise<void>
   /** The same of other contents than those that are shown: of what a form was just read as. */
   isClearFor: (contents: readonly Content[]) => boolean
   /** The contents with what was set aside of each. */
@@ -74,6 +76,7 @@ export function useDoubts(contents: readonly Content[]): Doubts {
     asked,
     told: [...new Set(doubts.flatMap(({ content, doubt }) => doubt.tells.map((one) => wordsOf(content, one))))],
     isClear: areAnswered(doubts),
+    ready: async () => void (await loadGuard()),
     isClearFor: (others) => areAnswered(judged(others)),
     answered: (kept) =>
       judged(kept, thisInstant()).map(({ content, doubt }) =>

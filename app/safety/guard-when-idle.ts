@@ -27,6 +27,8 @@ export const whenIdle = (run: () => void): void => {
 function loadWhenIdle(): void {
   if (guard !== null || isLoading) return
   isLoading = true
+  // The page may still move when its concerns come: journeys wait for it.
+  document.documentElement.dataset['guard'] = 'loading'
   failure = undefined
   whenIdle(() => {
     loadGuard()
@@ -35,6 +37,7 @@ function loadWhenIdle(): void {
       })
       .finally(() => {
         isLoading = false
+        delete document.documentElement.dataset['guard']
         for (const listener of listeners) listener()
       })
   })

@@ -28,6 +28,8 @@ async function placeOf(target: Locator): Promise<Omit<Press, 'at'> | null> {
 /** Waits, as a hand would, before the same place is pressed once more: the app takes two presses within 400 ms for one. */
 async function waitAsHand(target: Locator): Promise<void> {
   const page = target.page()
+  // Until what judges entries is here the page may move under the hand.
+  await page.locator('html:not([data-guard="loading"])').waitFor({ state: 'attached' })
   const place = await placeOf(target)
   const last = pressed.get(page)
   if (place === null) return

@@ -31,7 +31,7 @@ function typedText(values: unknown): string {
 }
 
 /** Loads the page afresh: what broke may have broken more than can be seen. */
-const SafeRecords = () => <a href={useHref('/records?safe')}>Export the journal, with nothing worked out</a>
+const SafeRecords = () => <a href={useHref('/records?safe')}>Export the journal from a page that calculates nothing</a>
 
 /** What stands in the place of a part of the page that broke: what became of what was typed, and the ways on. */
 export function Broke({

@@ -275,7 +275,7 @@ function Look({
       </Rows>
       {broken.length > 0 && (
         <Bar $tone="act" role="alert">
-          With this {listed(broken)} cannot be worked out here: its tasks would not be shown.
+          With this file {listed(broken)} cannot be calculated here: its tasks would not be shown.
         </Bar>
       )}
       {isAltered && (
@@ -286,7 +286,7 @@ function Look({
               it was saved, if you can.
             </span>
             <CheckChip isSelected={isAccepted} onChange={setAccepted}>
-              I have looked at it: add it all the same
+              I have checked it: add it anyway
             </CheckChip>
           </Stack>
         </Bar>

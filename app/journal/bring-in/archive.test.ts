@@ -32,7 +32,7 @@ test.each([
   [
     'with a picture whose name is a path',
     zipSync({ 'journal.json': strToU8('{}'), 'photos/../../evil.jpg': jpeg }),
-    /evil\.jpg is no picture of a journal/,
+    /evil\.jpg is not a picture of this journal/,
   ],
   ['with text in no UTF-8', zipSync({ 'journal.json': Uint8Array.from([0x7b, 0xff, 0x7d]) }), /no text in UTF-8/],
   ['with a name twice', twice('a.txt'), /a\.txt stands twice/],

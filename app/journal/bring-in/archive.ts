@@ -91,7 +91,7 @@ function refusalOf({ name, size, originalSize }: UnzipFileInfo): string | null {
   if (originalSize > most || (originalSize > SMALL_BYTES && originalSize > size * MAX_RATIO))
     return `${name} would unpack to ${Math.round(originalSize / 1024 / 1024)} MB: expected a file that Brinvo wrote`
   if (name !== JOURNAL && !PHOTO_ID.test(name.slice(FOLDER.length, -'.jpg'.length)))
-    return `${name.slice(0, 80)} is no picture of a journal: expected ${FOLDER} and its id`
+    return `${name.slice(0, 80)} is not a picture of this journal: expected ${FOLDER} and its id`
   return null
 }
 

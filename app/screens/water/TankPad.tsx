@@ -84,6 +84,7 @@ export function TankPad({ tank, tests }: { tank: Tank; tests: readonly TankTest[
     })
     if (contents.length === 0) return
     setProposed(contents)
+    await doubts.ready()
     if (!doubts.isClearFor(contents)) return
     if (!(await keep(doubts.answered(contents)))) return
     forget()

@@ -97,6 +97,7 @@ export function EntryForm<V extends FieldValues & WhenValues>({
     setProposed(result.contents)
     // Pressed before it was fetched: the press is not lost.
     await loadGuard()
+    await doubts.ready()
     if (!doubts.isClearFor(result.contents)) return
     const contents = doubts.answered(result.contents)
     const kept = correcting
