@@ -3,12 +3,12 @@ import { tankById } from '../../core/household/tanks.ts'
 import { useHousehold } from '../journal/provider.tsx'
 import { PlainLink } from '../look/buttons.ts'
 import { Bar, Small } from '../look/text.ts'
-import { useRunningCourses } from './usePlans.ts'
+import type { Running } from './usePlans.ts'
 
-/** The courses that cannot be worked out: their tasks are not among what is due, and that is said. */
-export function BrokenCourses() {
+/** The courses that cannot be calculated: their tasks are not among what is due, and that is said. */
+export function BrokenCourses({ broken }: Pick<Running, 'broken'>) {
   const { journal } = useHousehold()
-  return useRunningCourses().broken.map(({ course, why }) => (
+  return broken.map(({ course, why }) => (
     <Bar key={course.id} $tone="act" role="alert">
       <strong>
         {fullCourseName(course)}, {tankById(journal, course.tankId)?.name}

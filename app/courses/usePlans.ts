@@ -9,7 +9,7 @@ import { thisInstant, useNow } from '../frame/now.tsx'
 import { useHousehold } from '../journal/provider.tsx'
 
 /** The running courses as they stand. */
-interface Running {
+export interface Running {
   plans: CoursePlan[]
   /** Courses that what the journal holds keeps from being worked out: no other course waits for them. */
   broken: { course: Course; why: string }[]

@@ -73,7 +73,7 @@ export function usePump(device: AttachedDevice): Pump {
     refused,
     isBusy: busy || isSending,
     stop: async () => {
-      // What it gave goes with its order: it is written down before.
+      // What it gave is gone from the pump with its order: it is read before, and written with the stop.
       const doses =
         plan && report
           ? unwrittenDoses(journal, plan, report.shots, settings.clock, thisInstant(), true, noteOf(device))

@@ -184,7 +184,7 @@ function CourseBody({ plan }: { plan: CoursePlan }) {
           <Held name="Work left">{work && <WorkLeftPanel work={work} />}</Held>
           {(course.definition.kind === 'coral' || plan.fishless) && <AlkalinityPanel plan={plan} />}
           {course.definition.steps.some(({ id }) => id === 'pumps-on') && <FeedsPanel plan={plan} />}
-          <Held name="What is to come">
+          <Held name="The next days">
             <ToCome plan={plan} />
           </Held>
         </Stack>

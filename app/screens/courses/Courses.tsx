@@ -9,7 +9,7 @@ import { tankById } from '../../../core/household/tanks.ts'
 import { dayAs } from '../../../core/time/words.ts'
 import { LeadStrip } from '../../courses/LeadStrip.tsx'
 import { BrokenCourses } from '../../courses/BrokenCourses.tsx'
-import { useRunningPlans } from '../../courses/usePlans.ts'
+import { useRunningCourses } from '../../courses/usePlans.ts'
 import { phaseWords, taskAmountText } from '../../courses/words.ts'
 import { dueWords } from '../../schedule/words.ts'
 import { useNow } from '../../frame/now.tsx'
@@ -41,7 +41,7 @@ const CourseRow = styled(Link)`
 /** All treatments over days: those that run, with what is next, and those that are over. */
 export function Courses() {
   const { journal, settings } = useHousehold()
-  const running = useRunningPlans()
+  const { plans: running, broken } = useRunningCourses()
   const now = useNow()
   const unknown = unknownCoursesOf(journal)
   const over = coursesOf(journal)
@@ -62,7 +62,7 @@ export function Courses() {
           day, and counts only the time that readings prove.
         </Small>
       )}
-      <BrokenCourses />
+      <BrokenCourses broken={broken} />
       <Stack $gap={26}>
         {running.length > 0 && <Listing title="Running" plans={running} />}
         {unknown.length > 0 && <UnknownCourses courses={unknown} />}

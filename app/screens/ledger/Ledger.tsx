@@ -244,7 +244,7 @@ function LedgerGrid() {
               <Left>
                 {broken.length > 0 && (
                   <Suspense fallback={null}>
-                    <BrokenCourses />
+                    <BrokenCourses broken={broken} />
                   </Suspense>
                 )}
                 {which === 'mine' && (

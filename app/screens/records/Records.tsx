@@ -100,7 +100,7 @@ export function Records() {
         </Stack>
         <Stack $gap={32}>
           {isSafe ? (
-            <Small>Only what is needed to carry the journal out or bring one in is shown here.</Small>
+            <Small>This page shows only what you need to export or import the journal.</Small>
           ) : (
             <>
               <DaysAway />

@@ -69,7 +69,7 @@ function Running({
             <span>
               {plan.content.beingSent
                 ? 'This plan was being sent when the page was closed, and the pump does not have it.'
-                : 'The pump knows nothing of this plan: its server was started afresh, or it was stopped elsewhere.'}
+                : 'The pump knows nothing of this plan: its server was restarted, or somebody stopped it elsewhere.'}
             </span>
             <div>
               <Button isDisabled={isBusy} onPress={() => void sendAgain(Math.max(1, state.leftMl))}>
