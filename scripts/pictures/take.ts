@@ -49,7 +49,11 @@ async function runBag(page: Page): Promise<void> {
 
 /** A dip round with two corals in the dip. */
 async function beginDips(page: Page): Promise<void> {
-  const press = (name: string) => page.getByRole('button', { name, exact: true }).click()
+  const press = async (name: string) => {
+    // As a hand would: the app takes two presses on one place within 400 ms for one.
+    await page.waitForTimeout(450)
+    await page.getByRole('button', { name, exact: true }).click()
+  }
   await page.getByRole('radio', { name: 'iodine' }).check()
   await page.getByLabel('Water in one tub').fill('4')
   await press('Begin at Frag tub')
