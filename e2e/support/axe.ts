@@ -10,6 +10,12 @@ const LOOKS: readonly Look[] = ['paper', 'night']
  */
 export async function axe(page: Page, within?: string, looks: readonly Look[] = LOOKS): Promise<string[]> {
   const found: string[] = []
+  // The frame stands before the screen in it has loaded; a screen without a heading is what axe then reports.
+  await page
+    .locator('h1')
+    .first()
+    .waitFor({ state: 'attached', timeout: 30_000 })
+    .catch(() => undefined)
   for (const look of looks) {
     await page.evaluate((chosen) => {
       document.documentElement.dataset['look'] = chosen
