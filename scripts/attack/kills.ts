@@ -1,58 +1,199 @@
+import type { Page } from '@playwright/test'
 import { mkdtempSync } from 'node:fs'
 import { tmpdir } from 'node:os'
 import { join } from 'node:path'
 import { RandomStream } from '../../core/numbers/random.ts'
 import { removeProfile, startBrowser } from '../../e2e/support/browser.ts'
 import { logLine, readBack } from '../../e2e/support/app.ts'
-import { ORIGIN, startServer, storedEntries } from './page.ts'
+import { answerAsked, FORMS, fillForm, ORIGIN, pressedOn, startServer, storedEntries, type Stored } from './page.ts'
 import { tallyOf, type Tally } from './tally.ts'
 
 /** Presses before each kill. */
-const MOST_PRESSES = 4
-const LINES = ['quar note', 'hall note', 'study note']
+const MOST_PRESSES = 3
+/** Whatever a press leads to is there within this time on a busy machine, ms. */
+const SAID_MS = 8000
+/** A form that is open after this time asks something, ms. */
+const ASKED_MS = 1200
+/** Between a press and the kill when the kill does not wait for what is said, ms. */
+const BLIND_MS = 40
 
-/** Kills of the whole browser right after something was shown as kept; what was shown is there, once, when it opens again. */
+/** Log lines of every kind that the sample's tanks take without a question, each different by `n`. */
+const LINES: readonly ((n: number) => string)[] = [
+  (n) => `quar note killed ${n}`,
+  (n) => `hall no3 ${(4 + (n % 997) / 1000).toFixed(3)}`,
+  (n) => `study temp ${(24 + (n % 89) / 100).toFixed(2)}`,
+  (n) => `hall alk ${(8 + (n % 97) / 100).toFixed(2)}`,
+  (n) => `hall change ${(10 + (n % 991) / 1000).toFixed(3)}L`,
+  (n) => `study change ${(5 + (n % 983) / 1000).toFixed(3)}L`,
+  () => 'quar needle ate',
+]
+
+/** What a press is shown as kept by; null where it was asked about instead. */
+type Act = (page: Page, random: RandomStream, isBlind: boolean) => Promise<'kept' | 'asked'>
+
+const by = (page: Page, isBlind: boolean, random: RandomStream, kept: () => Promise<unknown>) =>
+  isBlind
+    ? page.waitForTimeout(random.next() * BLIND_MS).then(() => 'asked' as const)
+    : kept().then(
+        () => 'kept' as const,
+        () => 'asked' as const,
+      )
+
+const ACTS: Readonly<Record<string, Act>> = {
+  async line(page, random, isBlind) {
+    await page.goto(ORIGIN)
+    const n = Math.floor(random.next() * 1e6)
+    await logLine(page).fill(LINES[Math.floor(random.next() * LINES.length)]!(n), { timeout: 60_000 })
+    await readBack(page).getByText('keeps:').waitFor({ timeout: SAID_MS })
+    await logLine(page).press('Enter')
+    return by(page, isBlind, random, () => readBack(page).getByText('Kept').waitFor({ timeout: SAID_MS }))
+  },
+  async form(page, random, isBlind) {
+    const form = FORMS[Math.floor(random.next() * FORMS.length)]!
+    const tank = ['hall', 'study', 'quar'][Math.floor(random.next() * 3)]!
+    await page.goto(`${ORIGIN}/?tank=${tank}&form=${form}`)
+    const submit = page.getByRole('complementary').locator('button[type="submit"]')
+    await submit.waitFor({ timeout: 60_000 })
+    await fillForm(page, random)
+    await answerAsked(page)
+    await submit.click()
+    const isGone = () => submit.waitFor({ state: 'detached', timeout: ASKED_MS })
+    return by(page, isBlind, random, () =>
+      isGone().catch(async () => {
+        await answerAsked(page)
+        await submit.click()
+        await isGone()
+      }),
+    )
+  },
+  async bench(page, random, isBlind) {
+    await page.goto(`${ORIGIN}/bench?tank=hall`)
+    const begin = page.getByRole('link', { name: /^Brown jelly/ })
+    await begin.first().click({ timeout: 60_000 })
+    const start = page.getByRole('button', { name: 'Begin at Hall reef' })
+    const go = page.getByRole('button', { name: /^(Done|Start|Next|begin)/i }).first()
+    await start.or(go).first().waitFor({ timeout: SAID_MS })
+    if (await start.isVisible()) {
+      await start.click()
+      return by(page, isBlind, random, () => start.waitFor({ state: 'detached', timeout: SAID_MS }))
+    }
+    await page.waitForTimeout(500)
+    const before = await page.locator('main').innerText()
+    await go.click()
+    return by(page, isBlind, random, () =>
+      page.waitForFunction((was) => document.querySelector('main')?.innerText !== was, before, { timeout: SAID_MS }),
+    )
+  },
+}
+const WAYS = Object.keys(ACTS)
+
+/** Presses of the tally that are on the disk. */
+const presses = async (page: Page) => (await pressedOn(page)).reduce((sum, { presses: text }) => sum + text.length, 0)
+
+async function tallyPresses(page: Page, random: RandomStream): Promise<number> {
+  await page.goto(`${ORIGIN}/diagnose/microscope/tally`)
+  const diatom = page.getByRole('button', { name: /^Diatom/ })
+  await diatom.waitFor({ timeout: 60_000 })
+  const shown = async () => Number(/(\d+)/.exec((await diatom.innerText()).replace(/^\D+/, ''))?.[1] ?? 0)
+  const before = await shown()
+  const times = 1 + Math.floor(random.next() * 5)
+  for (let i = 0; i < times; i++) await page.keyboard.press('j')
+  await page
+    .waitForFunction(
+      ([label, least]) =>
+        [...document.querySelectorAll('button')].some(
+          (one) =>
+            one.innerText.startsWith(String(label)) && Number(/(\d+)/.exec(one.innerText)?.[1] ?? 0) >= Number(least),
+        ),
+      ['Diatom', before + times] as const,
+      { timeout: SAID_MS },
+    )
+    .catch(() => undefined)
+  return (await shown()) - before
+}
+
+const sameContent = (entries: readonly Stored[]): string[] => {
+  const seen = new Map<string, number>()
+  for (const { content } of entries)
+    if (content) seen.set(JSON.stringify(content), (seen.get(JSON.stringify(content)) ?? 0) + 1)
+  return [...seen].flatMap(([text, times]) => (times > 1 ? [text] : []))
+}
+
+/**
+ * Kills of the whole browser right after a press of a log line, a form, the bench or the tally. What was shown as kept is there once, word for
+ * word, when it opens again; a press whose answer nobody saw is there once or not at all.
+ */
 export async function attackKills(tries: number, seed: number): Promise<Tally> {
   const tally = tallyOf('kills')
   const random = new RandomStream(seed)
   const server = await startServer()
   const profile = mkdtempSync(join(tmpdir(), 'brinvo-attack-'))
-  const shown: string[] = []
+  /** What was on disk when it was said to be kept, by id. */
+  const shown = new Map<string, string>()
+  let counted = 0
+  let sameBefore = 0
   try {
     for (let i = 0; i <= tries; i++) {
       const { page, kill } = await startBrowser(profile)
+      let doing = 'opening'
       try {
         await page.goto(ORIGIN)
         await logLine(page).waitFor({ timeout: 60_000 })
-        const held = (await storedEntries(page)).flatMap(({ content }) =>
-          content?.text === undefined ? [] : [content.text],
-        )
-        for (const text of shown) {
-          const times = held.filter((one) => one === text).length
-          if (times === 0) tally.lost++
-          if (times > 1) tally.twice++
-          if (times !== 1) tally.cases.push(`“${text}” is there ${times} times after kill ${i}`)
+        const stored = await storedEntries(page)
+        const held = new Map(stored.map((entry) => [entry.id, JSON.stringify(entry)]))
+        for (const [id, text] of shown)
+          if (held.get(id) !== text) {
+            tally.lost++
+            tally.cases.push(`after kill ${i}: ${text.slice(0, 200)}`)
+            shown.delete(id)
+          }
+        const same = sameContent(stored)
+        if (i === 0) sameBefore = same.length
+        else if (same.length > sameBefore) {
+          tally.twice += same.length - sameBefore
+          sameBefore = same.length
+          tally.cases.push(`twice after kill ${i}: ${same.at(-1)!.slice(0, 200)}`)
         }
+        const onDisk = await presses(page)
+        if (onDisk < counted) {
+          tally.lost += counted - onDisk
+          tally.cases.push(`after kill ${i}: ${onDisk} of ${counted} presses of the tally`)
+        }
+        counted = onDisk
         if (i === tries) break
         tally.tries++
-        const presses = 1 + Math.floor(random.next() * MOST_PRESSES)
-        for (let k = 0; k < presses; k++) {
-          const text = `kill ${i} press ${k}`
-          await logLine(page).fill(`${LINES[Math.floor(random.next() * LINES.length)]!} ${text}`)
-          await readBack(page).getByText('keeps:').waitFor({ timeout: 30_000 })
-          await logLine(page).press('Enter')
-          // The last one is killed at whatever moment: shown as kept or not.
-          if (k === presses - 1 && random.next() < 0.5) await page.waitForTimeout(random.next() * 30)
-          else await readBack(page).getByText('Kept').waitFor({ timeout: 30_000 })
-          if ((await readBack(page).innerText()).includes('Kept')) shown.push(text)
+        const times = 1 + Math.floor(random.next() * MOST_PRESSES)
+        let isAnyKept = false
+        for (let k = 0; k < times; k++) {
+          if (random.next() < 0.2) {
+            doing = 'tally'
+            counted += await tallyPresses(page, random)
+            isAnyKept = true
+            continue
+          }
+          doing = WAYS[Math.floor(random.next() * WAYS.length)]!
+          const before = new Set((await storedEntries(page)).map(({ id }) => id))
+          // The last one is killed at whatever moment, whatever it says.
+          const isBlind = k === times - 1 && random.next() < 0.5
+          const said = await ACTS[doing]!(page, random, isBlind)
+          if (said === 'asked') continue
+          const added = (await storedEntries(page)).filter(({ id }) => !before.has(id))
+          if (added.length === 0) {
+            tally.lost++
+            tally.cases.push(`${doing}: said to be kept at kill ${i}, and not on the disk`)
+          }
+          for (const entry of added) shown.set(entry.id, JSON.stringify(entry))
+          isAnyKept = true
         }
-        tally.kept++
+        if (isAnyKept) tally.kept++
+        else tally.asked++
       } catch (error) {
         tally.hung++
-        tally.cases.push(`kill ${i}: ${(error as Error).message.split('\n')[0]!}`)
+        tally.cases.push(`kill ${i}, ${doing}: ${(error as Error).message.split('\n')[0]!}`)
       } finally {
         await kill()
       }
+      if (i > 0 && i % 50 === 0) console.error(`${i} kills, ${shown.size} entries shown as kept`)
     }
   } finally {
     removeProfile(profile)
