@@ -10,12 +10,14 @@ import { doseById } from '../catalogue/treatments/treatments.ts'
 import { peroxideStrength } from '../dosing/peroxide.ts'
 import { tierById } from '../catalogue/treatments/peroxide-tiers.data.ts'
 import { changeForTarget } from '../water-change/water-change.ts'
+import { sessionCap } from '../courses/amounts/planned-session.ts'
+import { figures } from '../words/numbers.ts'
 import { chosenOption, type BenchStart } from './occasions.ts'
 
 /** What amounts are worked out from. */
 export interface AmountInput {
   procedure: Procedure
-  start: Pick<BenchStart, 'choices' | 'figures' | 'measuredOut'>
+  start: Pick<BenchStart, 'choices' | 'figures' | 'measuredOut' | 'bottle'>
   /** Sums of the figures that were written down so far. */
   totals: ReadonlyMap<string, number>
   /** Net volume of the tank, L; null where it is not known. */
@@ -48,6 +50,40 @@ export const levelUnitOf = ({ measuredOut }: Pick<Procedure, 'measuredOut'>): st
 const PEROXIDE_3_PERCENT = peroxideStrength({ percentByMass: 3 })
 const MG_PER_ML_3_PERCENT = PEROXIDE_3_PERCENT.ok ? PEROXIDE_3_PERCENT.value.mgPerMl : NaN
 
+/** 3 % by mass and 3 % in volume differ by a hundredth; a label's rounding by a little more (EA). */
+export const SAME_STRENGTH = 0.05
+
+/** mg of peroxide in a mL of what a session's figures count: the bottle's own where it is a 3 % one, else 3 % that was diluted from it. */
+const workingMgPerMl = ({ bottle }: Pick<BenchStart, 'bottle'>): number =>
+  bottle && Math.abs(bottle.mgPerMl / MG_PER_ML_3_PERCENT - 1) < SAME_STRENGTH ? bottle.mgPerMl : MG_PER_ML_3_PERCENT
+
+/**
+ * The cap of a session as the course's card says it (`sessionCap`), by the bottle's own syringe. A stronger bottle is diluted to 3 % first, and both
+ * amounts are said.
+ */
+function tierLimit({ start, procedure, netL }: Pick<AmountInput, 'start' | 'procedure' | 'netL'>): SessionLimit {
+  const tier = tierById(chosenOption(procedure, start, 'tier'))
+  const { bottle } = start
+  const mgPerUnit = workingMgPerMl(start)
+  const drawn = (mgPerMl: number) =>
+    sessionCap(tier, netL ?? 0, {
+      id: '',
+      unit: 'mL',
+      mgPerUnit: mgPerMl,
+      measure: bottle?.step === undefined ? null : { tool: '', step: bottle.step },
+    }).amount ?? 0
+  const diluted =
+    bottle && mgPerUnit !== bottle.mgPerMl
+      ? `, ${figures(drawn(bottle.mgPerMl), 3)} mL of ${bottle.name} diluted to it`
+      : ''
+  return {
+    most: drawn(mgPerUnit),
+    unit: 'mL',
+    words: `of 3 % peroxide in one session, ${tier.label}${diluted}`,
+    per: 'session',
+  }
+}
+
 /** A limit of a figure's sum. */
 export interface SessionLimit {
   most: number
@@ -65,16 +101,8 @@ export interface SessionLimit {
  */
 export function sessionLimit(name: SessionLimitName, { procedure, start, netL }: AmountInput): SessionLimit {
   switch (name) {
-    case 'peroxide-by-tier': {
-      const tier = tierById(chosenOption(procedure, start, 'tier'))
-      return {
-        // As the handbook rounds it: never over the cap.
-        most: floorTo((tier.capMgPerL * (netL ?? 0)) / MG_PER_ML_3_PERCENT, 2),
-        unit: 'mL',
-        words: `of 3 % peroxide in one session, ${tier.label}`,
-        per: 'session',
-      }
-    }
+    case 'peroxide-by-tier':
+      return tierLimit({ procedure, start, netL })
     case 'peroxide-in-tub':
       return {
         most: TUB_PEROXIDE_ML_PER_L * (askedFigure(start, 'tubL') ?? 0),
@@ -103,18 +131,11 @@ export function sessionLimit(name: SessionLimitName, { procedure, start, netL }:
 export const countedUnit = (unit: string, amount: number): string =>
   (unit === 'drop' || unit === 'pack') && amount !== 1 ? `${unit}s` : unit
 
-/** Rounded down to some significant digits. */
-function floorTo(value: number, digits: number): number {
-  if (!(value > 0)) return 0
-  const step = 10 ** (Math.floor(Math.log10(value)) + 1 - digits)
-  return Number((Math.floor(value / step + 1e-9) * step).toPrecision(digits))
-}
-
 /** Litres that bring what a session has put in under its tier's rest; null where nothing has to be changed. */
 function tierChangeL({ procedure, start, totals, netL }: AmountInput): number | null {
   const tier = tierById(chosenOption(procedure, start, 'tier'))
   if (netL === null || tier.leaveMgPerL === null) return null
-  const level = ((totals.get('ml') ?? 0) * MG_PER_ML_3_PERCENT) / netL
+  const level = ((totals.get('ml') ?? 0) * workingMgPerMl(start)) / netL
   if (level <= tier.leaveMgPerL) return null
   const change = changeForTarget({ startMgPerL: level, targetMgPerL: tier.leaveMgPerL, maxFraction: 1 })
   return change.ok ? change.value.singleFraction * netL : null
@@ -147,8 +168,8 @@ export function amountOf(name: AmountName, input: AmountInput): StepAmount | nul
       }
     }
     case 'session-cap': {
-      const { most, unit } = sessionLimit('peroxide-by-tier', input)
-      return netL === null ? null : { value: most, unit, words: 'at most, of 3 %, for all together' }
+      const { most, unit, words } = sessionLimit('peroxide-by-tier', input)
+      return netL === null ? null : { value: most, unit, words: `at most, for all together: ${words}` }
     }
     case 'tub-cap': {
       const { most, unit } = sessionLimit('peroxide-in-tub', input)

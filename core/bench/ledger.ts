@@ -8,7 +8,7 @@ import type { Journal } from '../journal/journal.ts'
 import { courseById } from '../courses/course.ts'
 import { wordContent } from '../schedule/task.ts'
 import { iso, MS_PER_MINUTE } from '../time/zone.ts'
-import { amountOf, askedFigure, type AmountInput } from './amounts.ts'
+import { amountOf, askedFigure, SAME_STRENGTH, type AmountInput } from './amounts.ts'
 import type { BenchRun, FollowedOccasion } from './follow.ts'
 import type { BenchStart } from './occasions.ts'
 import { amountInput, recordsOf } from './refusals.ts'
@@ -27,10 +27,10 @@ const stamped = ({ courseId, taskId, overrides }: Draft) => ({
 })
 
 /** The bottle that a session was drawn from: the course's own, else the only one of its kind on the shelf; null where nobody can say. */
-function bottleOf(
+export function bottleOf(
   journal: Journal,
   { procedure }: Pick<BenchRun, 'procedure'>,
-  { courseId }: Draft,
+  courseId: string | undefined,
 ): ShelfProduct | null {
   const ingredient = procedure.doses?.ingredient
   const course = courseId === undefined ? null : courseById(journal, courseId)
@@ -41,8 +41,17 @@ function bottleOf(
   return onShelf.length === 1 ? onShelf[0]! : null
 }
 
-/** 3 % by mass and 3 % in volume differ by a hundredth; a label's rounding by a little more (EA). */
-const SAME_STRENGTH = 0.05
+/** The bottle of a session, as its start keeps it; nothing where none is known, or it is not measured in mL. */
+export const drawnFromBottle = (bottle: ShelfProduct | null): Pick<BenchStart, 'bottle'> =>
+  bottle?.unit === 'mL'
+    ? {
+        bottle: {
+          name: bottle.name,
+          mgPerMl: bottle.mgPerUnit,
+          ...(bottle.measure && { step: bottle.measure.step }),
+        },
+      }
+    : {}
 
 /** The same dose as what was drawn from the bottle: of 6 % half as many mL. */
 function drawnFrom(dose: ContentOf<'dose'>, bottle: ShelfProduct | null): ContentOf<'dose'> {
@@ -274,7 +283,7 @@ export function ledgerOf(journal: Journal, run: BenchRun, netL: number | null, n
   const dose = peroxideDose(run, start, run.totals.get(recordId ?? '') ?? 0, iso(lastDosed))
   const isDone = occasions.some(({ place, state }) => place === 'step' && state === 'done')
   return [
-    ...(dose ? [drawnFrom(dose, bottleOf(journal, run, start))] : []),
+    ...(dose ? [drawnFrom(dose, bottleOf(journal, run, start.courseId))] : []),
     ...bathsOf(run),
     ...occasions.flatMap((one) => madeBy(journal, run, one, netL)),
     ...countsOf(run),

@@ -15,8 +15,12 @@ describe('what has no operation of its own is worked out from the handbook', () 
   })
   test('two degrees of alkalinity in 200 L: 12 g of bicarbonate, over two days', () => {
     const values = { volumeL: '200', salt: 'sodium-bicarbonate', now: '6', target: '8' }
-    expect(answerOf('element', values).lead).toMatchObject({ what: 'a day', value: 6, unit: 'g' })
-    expect(answerOf('element', { ...values, sps: 'yes' }).lead.value).toBe(3)
+    expect(answerOf('element', values).lead).toMatchObject({
+      what: 'a day',
+      value: expect.closeTo(6, 2) as number,
+      unit: 'g',
+    })
+    expect(answerOf('element', { ...values, sps: 'yes' }).lead.value).toBeCloseTo(3, 3)
   })
   test('nitrate from 40 to 10 goes no faster than the handbook’s cap, day by day', () => {
     const { lead, lines } = answerOf('down', { volumeL: '100', what: 'no3', now: '20', target: '10' })

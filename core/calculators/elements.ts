@@ -1,5 +1,6 @@
 import { ingredientById } from '../catalogue/ingredient.ts'
 import { parameterById } from '../catalogue/parameter.ts'
+import { countedShare } from '../catalogue/salt-formulas.ts'
 import { FLOORS, LOWER_CAPS, planChanges } from '../water/correction/lower.ts'
 import { planRaise, type RaisePlan } from '../water/correction/raise.ts'
 import { CORRECTION_SALTS, type CorrectionSalt } from '../water/correction/salts.ts'
@@ -79,7 +80,12 @@ export const ELEMENT: Calculator = {
         'Dissolve in fresh water first, into strong flow; calcium and alkalinity at least half an hour apart.',
       ],
       ...(ingredientById(salt.id) && {
-        log: { ingredient: salt.id, amount: gramsPerDay, massMg: 1000 * gramsPerDay, unit: 'g' as const },
+        log: {
+          ingredient: salt.id,
+          amount: gramsPerDay,
+          massMg: 1000 * gramsPerDay * countedShare(salt.id),
+          unit: 'g' as const,
+        },
       }),
     }
   },

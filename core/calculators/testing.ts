@@ -18,13 +18,16 @@ export const SHELF: readonly KnownProduct[] = [
   },
 ]
 
-/** The answer of a calculator, or its faults as an error. */
-export function answerOf(id: string, values: Values): Answer {
+/** The answer of a calculator with some shelf, or its faults as an error. */
+export function answerFor(id: string, values: Values, shelf: readonly KnownProduct[]): Answer {
   const calculator = CALCULATORS.find((one) => one.id === id)!
-  const result = computed(calculator, values, SHELF)
+  const result = computed(calculator, values, shelf)
   if ('faults' in result) throw new Error(`${id} ${JSON.stringify(values)}: ${JSON.stringify(result.faults)}`)
   return result.answer
 }
+/** The answer of a calculator with the shelf of these tests, or its faults as an error. */
+export const answerOf = (id: string, values: Values): Answer => answerFor(id, values, SHELF)
+
 /** What is wrong beside which field; empty where nothing is. */
 export const faultsOf = (id: string, values: Values): Readonly<Record<string, Fault>> => {
   const result = computed(

@@ -1,3 +1,4 @@
+import { raisedBy } from '../readings/raises.ts'
 import { L_PER_US_GAL } from '../units/units.ts'
 import type { Calculator, Values } from './calculator.ts'
 
@@ -31,8 +32,7 @@ export const BY_DOSE: Calculator = {
     const off = reading.number('sd', { least: 0 })
     if (amount === undefined || before === undefined || after === undefined || off === undefined) return null
     const isBicarbonate = reading.text('tracer') !== 'other'
-    // 33.4 L a gram and degree: outbreaks.md 1.
-    const massMg = isBicarbonate ? amount * L_PER_G_DKH : amount
+    const massMg = isBicarbonate ? raisedBy('sodium-bicarbonate', 'alk-kh', amount * 1000) : amount
     const out = reading.ask(
       'tank.volumeFromDose',
       { massMg, before: { mgPerL: before, sdMgPerL: off / 2 }, after: { mgPerL: after, sdMgPerL: off / 2 } },
@@ -49,9 +49,6 @@ export const BY_DOSE: Calculator = {
     }
   },
 }
-
-/** Litres that one gram of sodium bicarbonate raises by one degree: outbreaks.md 1, net_L = 33.4 × g / dKH. */
-const L_PER_G_DKH = 33.4
 
 const SHAPES = [
   { value: 'box', label: 'a box' },

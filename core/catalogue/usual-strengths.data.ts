@@ -1,7 +1,17 @@
 import type { Product } from '../dosing/product.schema.ts'
 
 /** How a label usually states a product’s strength. */
-export type Stated = 'mg-per-ml' | 'wv' | 'by-mass' | 'g-per-l' | 'dose' | 'percent' | 'pure' | 'mg-per-pack'
+export type Stated =
+  | 'mg-per-ml'
+  | 'wv'
+  | 'by-mass'
+  | 'g-per-l'
+  | 'salt-g-per-l'
+  | 'dose'
+  | 'percent'
+  | 'ion-percent'
+  | 'pure'
+  | 'mg-per-pack'
 
 /** What a product of an ingredient usually is, and between which strengths one is plausible. */
 export interface UsualStrength {

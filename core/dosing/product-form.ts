@@ -4,6 +4,7 @@ import type { Product } from './product.schema.ts'
 import type { ShelfProduct } from '../household/shelf.ts'
 import { dayFromText } from '../time/zone.ts'
 import { ingredientById } from '../catalogue/ingredient.ts'
+import { countedShare, mostCountedShare } from '../catalogue/salt-formulas.ts'
 import { strengthOfRise } from './label.ts'
 import type { UnitHabits } from '../household/settings.ts'
 import { toKept } from '../words/measure.ts'
@@ -62,7 +63,7 @@ const IN_SOLUTION: readonly StatedOption[] = [
   RISE,
 ]
 
-export const STRENGTHS: Record<ProductForm, readonly StatedOption[]> = {
+const STRENGTHS: Record<ProductForm, readonly StatedOption[]> = {
   solution: IN_SOLUTION,
   drops: IN_SOLUTION,
   powder: [
@@ -71,6 +72,33 @@ export const STRENGTHS: Record<ProductForm, readonly StatedOption[]> = {
     RISE,
   ],
   pack: [{ value: 'mg-per-pack', label: 'mg active in a pack', asks: 'mg active in a pack' }, RISE],
+}
+
+/**
+ * The ways a label may state the strength of an ingredient in some form. Of a salt that is counted by its ion each way says which of the two it
+ * means.
+ * @example
+ * strengthsFor('potassium-nitrate', 'powder')[2].label // 'percent nitrate'
+ */
+export function strengthsFor(ingredient: string, form: ProductForm): readonly StatedOption[] {
+  if (countedShare(ingredient) === 1) return STRENGTHS[form]
+  const ion = ingredientById(ingredient)?.strengthOf ?? 'the ion'
+  if (form === 'powder')
+    return [
+      { value: 'pure', label: 'the pure salt', asks: '' },
+      { value: 'percent', label: 'percent pure salt', asks: 'percent pure salt' },
+      { value: 'ion-percent', label: `percent ${ion}`, asks: `percent ${ion}` },
+      RISE,
+    ]
+  if (form === 'pack')
+    return [{ value: 'mg-per-pack', label: `mg of ${ion} in a pack`, asks: `mg of ${ion} in a pack` }, RISE]
+  return [
+    { value: 'mg-per-ml', label: `mg of ${ion} in a mL`, asks: `mg of ${ion} in a mL` },
+    { value: 'g-per-l', label: `g of ${ion} in a litre`, asks: `g of ${ion} in a litre` },
+    { value: 'salt-g-per-l', label: 'g of the dry salt in a litre', asks: 'g of the dry salt in a litre' },
+    { value: 'wv', label: `percent ${ion}, weight by volume (w/v)`, asks: `percent ${ion}, w/v` },
+    RISE,
+  ]
 }
 
 const MG_PER_ML_PER_WV_PERCENT = 10
@@ -116,9 +144,12 @@ export function productValues(product: ShelfProduct | null, ingredient = FIRST_I
     left: product.left === null ? '' : figures(product.left, 5),
     useBy: product.useBy ?? '',
     ...(strength.kind === 'powder'
-      ? strength.activeFraction === 1
+      ? isPure(product)
         ? { stated: 'pure' as const }
-        : { stated: 'percent' as const, strength: figures(strength.activeFraction * 100, 6) }
+        : {
+            stated: 'percent' as const,
+            strength: figures((strength.activeFraction / countedShare(product.ingredient)) * 100, 6),
+          }
       : strength.kind === 'pack'
         ? { stated: 'mg-per-pack' as const, strength: String(strength.mgPerPack) }
         : {
@@ -128,6 +159,17 @@ export function productValues(product: ShelfProduct | null, ingredient = FIRST_I
           }),
   }
 }
+
+/** Floating numbers that are one and the same share. */
+const SAME_SHARE = 1e-9
+
+/**
+ * Whether a powder is the pure substance, a salt with its water of crystallisation.
+ * @example
+ * isPure({ ingredient: 'potassium-chloride', strength: { kind: 'powder', activeFraction: 0.5244 } }) // about: false
+ */
+export const isPure = ({ ingredient, strength }: Pick<ShelfProduct, 'ingredient' | 'strength'>): boolean =>
+  strength.kind === 'powder' && Math.abs(strength.activeFraction / countedShare(ingredient) - 1) < SAME_SHARE
 
 function positive(text: string, what: string): { value: number } | { problem: Problem } {
   const typed = typedNumber(text)
@@ -147,7 +189,7 @@ export function strengthDoubt(values: ProductValues, product: Product): Problem 
   const usual = usualStrengthOf(ingredient.id, ingredient.kind)
   const [value, range, unit] =
     product.kind === 'powder'
-      ? [product.activeFraction, usual.activeFraction, 'percent active']
+      ? [product.activeFraction, possible(usual.activeFraction, ingredient.id), `percent ${activeWord(ingredient)}`]
       : product.kind === 'pack'
         ? [product.mgPerPack, usual.mgPerPack, 'mg in a pack']
         : [product.mgPerMl, usual.mgPerMl, 'mg in a mL']
@@ -172,6 +214,13 @@ export function strengthDoubt(values: ProductValues, product: Product): Problem 
   return { message: `${shown(value)} ${unit}, that is ${percentText(value)}? ${capital(most)}` }
 }
 
+/** A range of shares, up to what the driest form of the salt can hold. */
+const possible = (range: readonly [number, number] | undefined, ingredient: string) =>
+  range && ([range[0], Math.min(range[1], mostCountedShare(ingredient))] as const)
+
+const activeWord = ({ id, strengthOf }: { id: string; strengthOf: string }): string =>
+  countedShare(id) === 1 ? 'active' : strengthOf
+
 type StrengthRead = { strength: Product } | { problems: Problems }
 
 /** A percentage written with its sign: "3 %". It says how it is stated, whatever was chosen. */
@@ -190,6 +239,8 @@ function mgPerMl(values: ProductValues): { value: number } | { problems: Problem
         : { value: read.value * MG_PER_ML_PER_WV_PERCENT }
     case 'by-mass':
       return byMass(read.value, values.ingredient)
+    case 'salt-g-per-l':
+      return { value: read.value * countedShare(values.ingredient) }
     default:
       return read
   }
@@ -231,7 +282,7 @@ function risen(values: ProductValues, units: UnitHabits): StrengthRead {
     { amount: amount.value, litres: toKept(water.value, 'L', units), mgPerL: rise.value },
     drops?.value,
   )
-  return strength
+  return strength && (strength.kind !== 'powder' || strength.activeFraction <= mostCountedShare(values.ingredient))
     ? { strength }
     : { problems: { strength: { message: 'a gram cannot hold so much: look at the amount and the water beside it' } } }
 }
@@ -241,12 +292,15 @@ export function readStrength(values: ProductValues, units: UnitHabits): Strength
   if (ingredientById(values.ingredient)?.amountIs === 'volume') return { strength: { kind: 'solution', mgPerMl: 1000 } }
   if (values.stated === 'dose') return risen(values, units)
   if (values.form === 'powder') {
-    if (values.stated === 'pure') return { strength: { kind: 'powder', activeFraction: 1 } }
+    const pure = countedShare(values.ingredient)
+    if (values.stated === 'pure') return { strength: { kind: 'powder', activeFraction: pure } }
     const read = positive(values.strength, 'the percentage')
     if ('problem' in read) return { problems: { strength: read.problem } }
-    return read.value > 100
-      ? { problems: { strength: { message: 'a percentage up to 100' } } }
-      : { strength: { kind: 'powder', activeFraction: read.value / 100 } }
+    const isOfIon = values.stated === 'ion-percent'
+    const most = isOfIon ? mostCountedShare(values.ingredient) : 1
+    return read.value / 100 > most
+      ? { problems: { strength: { message: `a percentage up to ${figures(most * 100, 3)}` } } }
+      : { strength: { kind: 'powder', activeFraction: (read.value / 100) * (isOfIon ? 1 : pure) } }
   }
   if (values.form === 'pack') {
     const read = positive(values.strength, 'the milligrams')

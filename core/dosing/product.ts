@@ -1,3 +1,4 @@
+import { meantFraction } from '../catalogue/salt-formulas.ts'
 import type { AmountUnit, Product } from './product.schema.ts'
 
 /** Drops in a millilitre of water from a usual dropper (design contract). */
@@ -22,3 +23,13 @@ export function mgPerUnit(product: Product): number {
       return product.mgPerMl / (product.dropsPerMl ?? DEFAULT_DROPS_PER_ML)
   }
 }
+
+/**
+ * A product's strength as its keeper meant it: a powder of a pure salt counts by its ion's share.
+ * @example
+ * meantStrength('potassium-nitrate', { kind: 'powder', activeFraction: 1 }) // activeFraction 0.6133
+ */
+export const meantStrength = (ingredient: string, strength: Product): Product =>
+  strength.kind === 'powder'
+    ? { kind: 'powder', activeFraction: meantFraction(ingredient, strength.activeFraction) }
+    : strength

@@ -1,6 +1,5 @@
-import type { Product } from '../dosing/product.schema.ts'
-import { amountUnit, mgPerUnit } from '../dosing/product.ts'
-import type { AmountUnit } from '../dosing/product.schema.ts'
+import { amountUnit, mgPerUnit, meantStrength } from '../dosing/product.ts'
+import type { AmountUnit, Product } from '../dosing/product.schema.ts'
 import type { ContentOf } from '../journal/entry.ts'
 import { isolated } from '../words/isolated.ts'
 import { changed } from './changed.ts'
@@ -37,14 +36,16 @@ function describe(journal: Journal, id: string): ShelfProduct | null {
     } else if (content.kind === 'dose' && setup && left !== null && content.unit === amountUnit(setup.strength))
       left = Math.max(0, left - content.amount)
   }
+  const strength = setup && meantStrength(setup.ingredient, setup.strength)
   return (
-    setup && {
+    setup &&
+    strength && {
       id,
       name: isolated(setup.name),
       ingredient: setup.ingredient,
-      strength: setup.strength,
-      unit: amountUnit(setup.strength),
-      mgPerUnit: mgPerUnit(setup.strength),
+      strength,
+      unit: amountUnit(strength),
+      mgPerUnit: mgPerUnit(strength),
       measure: setup.measure ?? null,
       left,
       useBy: setup.useBy ?? null,

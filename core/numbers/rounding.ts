@@ -12,3 +12,14 @@ export const roundHalfUp = (quotient: number): number => Math.floor(quotient + 0
 
 /** Whether a share is within a limit, a hair's breadth over it not counting. */
 export const withinLimit = (value: number, limit: number): boolean => value <= limit + SLACK
+
+/**
+ * Rounded down to some significant digits; 0 where the value is not over 0.
+ * @example
+ * floorToDigits(2.609, 2) // 2.6
+ */
+export function floorToDigits(value: number, digits: number): number {
+  if (!(value > 0)) return 0
+  const step = 10 ** (Math.floor(Math.log10(value)) + 1 - digits)
+  return Number((Math.floor(value / step + 1e-9) * step).toPrecision(digits))
+}

@@ -1,22 +1,13 @@
 import { ingredientById } from '../catalogue/ingredient.ts'
+import { broughtPerMgPerL } from '../catalogue/salt-formulas.ts'
 import { isCopper } from '../catalogue/treatments/groups.ts'
 
-/** mg of a salt in a litre for one degree of alkalinity, outbreaks.md 5.3: 3.0 and 1.89 g in 100 L. */
-const MG_PER_DEGREE: Readonly<Record<string, number>> = {
-  'sodium-bicarbonate': 30,
-  'sodium-carbonate': 18.9,
-  // Counted as potassium: 0.072 dKH comes with each mg/L of it, further-schools.md 8.
-  'potassium-carbonate': 1 / 0.072,
-  'potassium-bicarbonate': 1 / 0.072,
-  // Counted as silica: 0.09 dKH comes with each mg/L of it, outbreaks.md 5.3.
-  'sodium-silicate-pentahydrate': 1 / 0.09,
-}
-
-/** mg/L of potassium that come with each mg/L of nitrate, outbreaks.md 5.3. */
-const POTASSIUM_BY_NITRATE = 0.63
+/** What the salts of the shelf bring, by the parameter that tests it. */
+const BROUGHT_AS = { 'alk-kh': 'alk', ca: 'ca', mg: 'mg', k: 'k', no3: 'no3', po4: 'po4', sio2: 'sio2' } as const
 
 /**
- * How much a dose raises a parameter, in the parameter's unit.
+ * How much a dose raises a parameter, in the parameter's unit. Each salt counts by its molar mass (`salt-formulas.ts`), what comes along with it
+ * too: the potassium of potassium nitrate, the alkalinity of a carbonate.
  * @param mgPerL of what the product's strength is counted in, in the net volume
  * @returns 0 where the ingredient does not raise it, or nobody can say by how much
  * @example
@@ -24,11 +15,10 @@ const POTASSIUM_BY_NITRATE = 0.63
  */
 export function raisedBy(ingredient: string, parameter: string, mgPerL: number): number {
   if (parameter === 'copper') return isCopper(ingredient) ? mgPerL : 0
-  if (parameter === 'k' && ingredient === 'potassium-nitrate') return mgPerL * POTASSIUM_BY_NITRATE
-  if (parameter !== 'alk-kh') return ingredientById(ingredient)?.raises === parameter ? mgPerL : 0
-  const perDegree = MG_PER_DEGREE[ingredient]
-  return perDegree === undefined ? 0 : mgPerL / perDegree
+  if (parameter in BROUGHT_AS)
+    return mgPerL * broughtPerMgPerL(ingredient, BROUGHT_AS[parameter as keyof typeof BROUGHT_AS])
+  return ingredientById(ingredient)?.raises === parameter ? mgPerL : 0
 }
 
-/** mg of sodium bicarbonate in a litre for one degree of alkalinity. */
-export const BICARBONATE_MG_PER_DEGREE = MG_PER_DEGREE['sodium-bicarbonate']!
+/** mg of sodium bicarbonate in a litre for one degree of alkalinity: 30.0. */
+export const BICARBONATE_MG_PER_DEGREE = 1 / broughtPerMgPerL('sodium-bicarbonate', 'alk')

@@ -3,6 +3,7 @@ import { netVolumeAt, tankById } from '../household/tanks.ts'
 import type { ContentOf } from '../journal/entry.ts'
 import type { Journal } from '../journal/journal.ts'
 import { raisedBy } from '../readings/raises.ts'
+import { countedMassMg } from '../dosing/counted-mass.ts'
 
 /** What a dose or a water change did to a parameter; in the parameter's unit. */
 export interface BalanceEvent {
@@ -67,8 +68,8 @@ export function balanceEvents(
     if (struck || at < from || at > until) return []
     const netL = netVolumeAt(journal, tankId, at)
     if (netL === null) return []
-    if (content.kind === 'dose' && content.massMg !== undefined) {
-      const add = raisedBy(content.ingredient, parameter, content.massMg / netL)
+    if (content.kind === 'dose' && countedMassMg(content) !== undefined) {
+      const add = raisedBy(content.ingredient, parameter, countedMassMg(content)! / netL)
       return add > 0 ? [{ at, add, fraction: 0, replacement: null }] : []
     }
     if (content.kind !== 'water-change') return []

@@ -6,6 +6,7 @@ import { raisedBy } from '../readings/raises.ts'
 import { MS_PER_DAY } from '../time/zone.ts'
 import { CORRECTION_SALTS } from './correction/salts.ts'
 import { testPoints, type TestPoint } from './points.ts'
+import { countedMassMg } from '../dosing/counted-mass.ts'
 
 /** How far back a side effect is looked for: further-schools.md 8, "look back 21 days". */
 export const LOOK_BACK_DAYS = 21
@@ -33,12 +34,12 @@ export function sideRises(journal: Journal, tankId: string, now: number): SideRi
   const since = now - LOOK_BACK_DAYS * MS_PER_DAY
   const sums = new Map<string, { brought: number; since: number }>()
   for (const { at, struck, content } of journal.about(`water:${tankId}`)) {
-    if (struck || at < since || at > now || content.kind !== 'dose' || content.massMg === undefined) continue
+    if (struck || at < since || at > now || content.kind !== 'dose' || countedMassMg(content) === undefined) continue
     const salt = CORRECTION_SALTS.find(({ id }) => id === content.ingredient)
     const netL = netVolumeAt(journal, tankId, at)
     if (!salt?.side || netL === null) continue
     const sum = sums.get(salt.id) ?? { brought: 0, since: at }
-    sum.brought += raisedBy(salt.id, salt.side.parameter, content.massMg / netL)
+    sum.brought += raisedBy(salt.id, salt.side.parameter, countedMassMg(content)! / netL)
     sums.set(salt.id, sum)
   }
   return [...sums].flatMap(([id, { brought, since: from }]): SideRiseSeen[] => {

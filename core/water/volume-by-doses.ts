@@ -7,6 +7,7 @@ import { raisedBy } from '../readings/raises.ts'
 import { MS_PER_DAY } from '../time/zone.ts'
 import { balanceEvents } from './balance.ts'
 import { testPoints } from './points.ts'
+import { countedMassMg } from '../dosing/counted-mass.ts'
 
 /** Days of doses that count: older ones may have gone into another volume, since rock, sand and the water line change (EA). */
 const LOOK_BACK_DAYS = 60
@@ -50,8 +51,8 @@ function pairsOf(journal: Journal, tank: Tank, parameterId: string, now: number)
     if (lines.some(({ content }) => content.kind === 'water-change')) return []
     const amount = lines.reduce(
       (sum, { content }) =>
-        content.kind === 'dose' && content.massMg !== undefined
-          ? sum + raisedBy(content.ingredient, parameterId, content.massMg)
+        content.kind === 'dose' && countedMassMg(content) !== undefined
+          ? sum + raisedBy(content.ingredient, parameterId, countedMassMg(content)!)
           : sum,
       0,
     )

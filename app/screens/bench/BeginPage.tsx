@@ -3,6 +3,7 @@ import { useNavigate, useParams, useSearchParams } from 'react-router'
 import { styled } from 'styled-components'
 import { measureOut, needsOf, optionOfCourse, presetOption, proposedBy } from '../../../core/bench/begin.ts'
 import { isAskedFor, type BenchStart } from '../../../core/bench/occasions.ts'
+import { bottleOf, drawnFromBottle } from '../../../core/bench/ledger.ts'
 import { doneTooRecently } from '../../../core/bench/refusals.ts'
 import { subjectsOf } from '../../../core/bench/subjects.ts'
 import type { Procedure } from '../../../core/catalogue/procedures/procedure.types.ts'
@@ -125,6 +126,7 @@ function Begin({ procedure, tank }: { procedure: Procedure; tank: Tank }) {
     ...(choices.length > 0 && { choices }),
     ...(figures.length > 0 && { figures }),
     ...(measured && { measuredOut: measured }),
+    ...drawnFromBottle(bottleOf(journal, { procedure }, course?.id)),
     ...(moves && toTankId !== '' && { toTankId }),
     ...(course && { courseId: course.id }),
     ...(taskId !== null && { taskId }),

@@ -25,7 +25,7 @@ import {
   readProduct,
   readStrength,
   strengthDoubt,
-  STRENGTHS,
+  strengthsFor,
   usualValues,
   type ProductValues,
 } from '../../../core/dosing/product-form.ts'
@@ -168,14 +168,17 @@ function ProductForm({ product }: { product: ShelfProduct | null }) {
                     control={control}
                     name="stated"
                     label="The label states"
-                    options={STRENGTHS[values.form]}
+                    options={strengthsFor(values.ingredient, values.form)}
                   />
                 </Row>
                 {values.stated !== 'pure' && (
                   <TextField
                     control={control}
                     name="strength"
-                    label={STRENGTHS[values.form].find(({ value }) => value === values.stated)?.asks ?? 'Strength'}
+                    label={
+                      strengthsFor(values.ingredient, values.form).find(({ value }) => value === values.stated)?.asks ??
+                      'Strength'
+                    }
                     figure
                     problem={problems['strength']}
                   />

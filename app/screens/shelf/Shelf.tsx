@@ -1,15 +1,16 @@
 import { Link } from 'react-aria-components'
 import { styled } from 'styled-components'
 import { ingredientById } from '../../../core/catalogue/ingredient.ts'
+import { recountedDoses } from '../../../core/household/recounted.ts'
 import { shelfOf, type ShelfProduct } from '../../../core/household/shelf.ts'
 import { dayFromText } from '../../../core/time/zone.ts'
 import { useNow } from '../../frame/now.tsx'
 import { useHousehold } from '../../journal/provider.tsx'
 import { ButtonLink } from '../../look/buttons.ts'
 import { Page, PageHead } from '../../look/page.ts'
-import { Figure, Heading, Quiet, Rows, Small, Stack, Title } from '../../look/text.ts'
+import { Bar, Figure, Heading, Quiet, Rows, Small, Stack, Title } from '../../look/text.ts'
 import { dayAs } from '../../../core/time/words.ts'
-import { figures } from '../../../core/words/numbers.ts'
+import { capital, figures } from '../../../core/words/numbers.ts'
 import { GROUPS, groupOf, strengthText } from './names.ts'
 
 const SOON_DAYS = 60
@@ -55,6 +56,7 @@ export function Shelf() {
           be said in millilitres, grams or drops.
         </Small>
       )}
+      <RecountedNote />
       <Stack $gap={26}>
         {GROUPS.map((group) => {
           const products = shelf.filter(({ ingredient }) => groupOf(ingredient) === group)
@@ -78,6 +80,19 @@ export function Shelf() {
   )
 }
 
+/** Which older doses count otherwise since a salt counts by its formula. */
+function RecountedNote() {
+  const { journal, settings } = useHousehold()
+  return recountedDoses(journal).map(({ ingredient, name, of, share, doses, since, keptMg, countedMg }) => (
+    <Bar key={ingredient} $tone="second">
+      {capital(name)} counts by its {of}: {figures(share * 100, 3)} % of the pure salt. {doses}{' '}
+      {doses === 1 ? 'dose' : 'doses'} since {dayAs(settings.clock.dayOf(since), 'd MMM yyyy')} counted as{' '}
+      {figures(keptMg / 1000, 3)} g of {of}, and count as {figures(countedMg / 1000, 3)} g now: what the tank takes up
+      and the forecasts follow. The entries stay as you wrote them.
+    </Bar>
+  ))
+}
+
 function ProductRow({ product }: { product: ShelfProduct }) {
   const ingredient = ingredientById(product.ingredient)
   return (
@@ -86,7 +101,7 @@ function ProductRow({ product }: { product: ShelfProduct }) {
         <strong>{product.name}</strong> <Quiet>{ingredient?.name ?? product.ingredient}</Quiet>
       </span>
       <Quiet>
-        {strengthText(product.strength, ingredient?.strengthOf ?? product.ingredient)}
+        {strengthText(product.ingredient, product.strength)}
         {product.measure && `; ${product.measure.tool}, steps of ${figures(product.measure.step)} ${product.unit}`}
       </Quiet>
       <Figure>{product.left === null ? 'not counted' : `${figures(product.left)} ${product.unit}`}</Figure>

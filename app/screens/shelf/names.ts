@@ -1,4 +1,6 @@
 import { ingredientById, INGREDIENTS } from '../../../core/catalogue/ingredient.ts'
+import { countedShare } from '../../../core/catalogue/salt-formulas.ts'
+import { isPure } from '../../../core/dosing/product-form.ts'
 import type { Product } from '../../../core/dosing/product.schema.ts'
 import type { Option } from '../../fields/fields.tsx'
 import { figures } from '../../../core/words/numbers.ts'
@@ -18,13 +20,17 @@ export const INGREDIENT_OPTIONS: readonly Option[] = INGREDIENTS.map(({ id, name
 export const groupOf = (ingredient: string): string => KIND_NAMES[ingredientById(ingredient)?.kind ?? 'medicine']
 export const GROUPS = Object.values(KIND_NAMES)
 
-/** "10 mg of copper in a mL", "22 % active". */
-export function strengthText(strength: Product, of: string): string {
+/** "10 mg of copper in a mL", "the pure salt, 61.3 % nitrate". */
+export function strengthText(ingredient: string, strength: Product): string {
+  const of = ingredientById(ingredient)?.strengthOf ?? ingredient
   switch (strength.kind) {
     case 'solution':
       return `${figures(strength.mgPerMl, 4)} mg of ${of} in a mL`
     case 'powder':
-      return strength.activeFraction === 1 ? `pure ${of}` : `${figures(strength.activeFraction * 100)} % ${of}`
+      if (!isPure({ ingredient, strength })) return `${figures(strength.activeFraction * 100)} % ${of}`
+      return countedShare(ingredient) === 1
+        ? `pure ${of}`
+        : `the pure salt, ${figures(strength.activeFraction * 100)} % ${of}`
     case 'pack':
       return `${figures(strength.mgPerPack, 4)} mg of ${of} in a pack`
     case 'drops':

@@ -31,8 +31,8 @@ const dose = (daysAgo: number, ingredient: string, massMg: number): Content => (
   happened: fromNow(-daysAgo * DAY),
   tankId: 'hall',
   ingredient,
-  amount: massMg / 1000,
-  unit: 'g',
+  amount: massMg / 50,
+  unit: 'mL',
   massMg,
 })
 const STOCK: Content = {
@@ -93,8 +93,8 @@ describe('put right', () => {
     // 10 mg/L a day of 200 L: 2,000 mg, 40 mL of 50 mg/mL.
     expect(screen.getByText('40 mL')).toBeInTheDocument()
     expect(screen.getByText(/Caustic dust: goggles/)).toBeInTheDocument()
-    // 30 mg/L bring 2.16 dKH: 11.7, over the band of 10.
-    expect(screen.getByText('11.7 dKH, over its band')).toBeInTheDocument()
+    // 30 mg/L bring 2.15 dKH: 11.6, over the band of 10.
+    expect(screen.getByText('11.6 dKH, over its band')).toBeInTheDocument()
     expect(screen.getByRole('link', { name: 'Hand it to a dosing pump' }).getAttribute('href')).toMatch(
       /salt=potassium-carbonate&rise=10&days=3/,
     )

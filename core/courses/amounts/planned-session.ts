@@ -1,5 +1,6 @@
 import { tierById, type PeroxideTier } from '../../catalogue/treatments/peroxide-tiers.data.ts'
 import type { ShelfProduct } from '../../household/shelf.ts'
+import { floorToDigits } from '../../numbers/rounding.ts'
 
 /** A session with the syringe: the most that all patches together may get. */
 export interface PlannedSession {
@@ -29,12 +30,17 @@ export const tierOf = (option: string | undefined): PeroxideTier => tierById(TIE
  * // 84 L, animals in, 3 % peroxide by a syringe of 0.1 mL: 0.79 mg/L × 84 L ÷ 30 mg/mL
  * sessionCap(tierOf('animals-in'), 84, peroxide).amount // 2.2
  */
-export function sessionCap(tier: PeroxideTier, volumeL: number, product: ShelfProduct | null): PlannedSession {
+export function sessionCap(
+  tier: PeroxideTier,
+  volumeL: number,
+  product: Pick<ShelfProduct, 'id' | 'unit' | 'mgPerUnit' | 'measure'> | null,
+): PlannedSession {
   const capMg = tier.capMgPerL * volumeL
   const exact = product ? capMg / product.mgPerUnit : null
   const step = product?.measure?.step ?? null
-  // Rounded down: a cap is not passed.
-  const amount = exact === null ? null : step === null ? exact : Math.floor(exact / step + 1e-9) * step
+  // Rounded down: a cap is not passed. Without a syringe on record to two digits, as the handbook has it.
+  const amount =
+    exact === null ? null : step === null ? floorToDigits(exact, 2) : Math.floor(exact / step + 1e-9) * step
   return {
     tier,
     capMgPerL: tier.capMgPerL,

@@ -8,6 +8,7 @@ import { MS_PER_HOUR } from '../../time/zone.ts'
 import type { Course } from '../course.ts'
 import type { GivenDose } from './record.ts'
 import type { DoseTrack } from '../tracks/doses.ts'
+import { countedMassMg } from '../../dosing/counted-mass.ts'
 
 /** Syringes and clocks are not better: a dose or a bath this little under its strength or its time is whole (as for a ramp's step). */
 export const WHOLE_SHARE = 0.95
@@ -46,7 +47,7 @@ function portionsOf(journal: Journal, course: Course, dose: Dose, until: number)
         ? [
             {
               at,
-              strength: content.massMg === undefined ? null : content.massMg / content.litres,
+              strength: countedMassMg(content) === undefined ? null : countedMassMg(content)! / content.litres,
               isLongEnough:
                 content.stopped === undefined && content.minutes >= WHOLE_SHARE * (dose.bathMinutes?.[0] ?? 0),
               animalIds: content.animalIds,
@@ -61,7 +62,7 @@ function portionsOf(journal: Journal, course: Course, dose: Dose, until: number)
     return [
       {
         at,
-        strength: content.massMg === undefined || netL === null ? null : content.massMg / netL,
+        strength: countedMassMg(content) === undefined || netL === null ? null : countedMassMg(content)! / netL,
         isLongEnough: true,
         animalIds: [],
       },

@@ -13,6 +13,7 @@ import type { Course } from '../course.ts'
 import type { CourseRecord } from './record.ts'
 import type { FishlessTrack } from '../tracks/fishless.ts'
 import { isWholeDip } from '../tracks/dips.ts'
+import { countedMassMg } from '../../dosing/counted-mass.ts'
 
 /** A set stands dry or bleached so long before it is used again: quarantine.md 7.2. */
 export const SET_REST_HOURS = 24
@@ -199,7 +200,7 @@ export function sessionsOf(journal: Journal, course: Course, until: number): Cou
     .map(({ at, content, id }) => ({
       at,
       entryId: id,
-      massMg: content.massMg ?? null,
+      massMg: countedMassMg(content) ?? null,
     }))
 }
 

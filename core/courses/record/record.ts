@@ -24,6 +24,7 @@ import {
   sessionsOf,
   suspectedAtOf,
 } from './record-parts.ts'
+import { countedMassMg } from '../../dosing/counted-mass.ts'
 
 /** Something that makes the count start over, quarantine.md 7.4. */
 export interface Restart {
@@ -185,8 +186,8 @@ function waterEvents(journal: Journal, course: Course, until: number): LoggedEve
     >
     if (struck || content.kind === 'top-off') continue
     if (content.kind === 'dose') {
-      if (isOfDrug(content.ingredient) && content.massMg !== undefined)
-        events.push({ at, entryId: id, event: { at: content.happened, kind: 'dose', massMg: content.massMg } })
+      if (isOfDrug(content.ingredient) && countedMassMg(content) !== undefined)
+        events.push({ at, entryId: id, event: { at: content.happened, kind: 'dose', massMg: countedMassMg(content)! } })
     } else {
       const netL = netVolumeAt(journal, course.tankId, at)
       if (netL !== null)
@@ -302,7 +303,7 @@ function bathsOf(journal: Journal, course: Course, members: readonly Member[], u
         isWhole:
           content.stopped === undefined &&
           content.minutes >= WHOLE_SHARE * (dose.bathMinutes?.[0] ?? 0) &&
-          (content.massMg === undefined || content.massMg / content.litres >= WHOLE_SHARE * dose.low),
+          (countedMassMg(content) === undefined || countedMassMg(content)! / content.litres >= WHOLE_SHARE * dose.low),
       },
     ]
   })

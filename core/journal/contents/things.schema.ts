@@ -94,6 +94,16 @@ export const BenchStart = content(
         'for the tub or the tank',
       ),
     ),
+    bottle: opt(
+      strict(
+        {
+          name: name(),
+          mgPerMl: positive('of the active ingredient'),
+          step: opt(positive('the least that its syringe measures, mL')),
+        },
+        'what a session draws from; left out, 3 % peroxide',
+      ),
+    ),
     courseId: opt(id()),
     taskId: opt(taskId()),
     overrides: overrides(),

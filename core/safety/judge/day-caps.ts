@@ -12,6 +12,7 @@ import { isUptakeCertain, uptakeOf } from '../../water/uptake.ts'
 import { measureText } from '../../words/measure.ts'
 import { concern, type Concern } from '../concern.ts'
 import type { WaterState } from '../water/state.ts'
+import { countedMassMg } from '../../dosing/counted-mass.ts'
 
 /** A syringe is no better than this: so little over a cap is the cap. */
 const SLACK = 1.02
@@ -45,8 +46,8 @@ function raisedToday(journal: Journal, tankId: string, parameter: string, at: nu
   for (const { content, struck, id, at: when } of journal.about(`water:${tankId}`)) {
     if (struck || id === except || when < from || when >= until) continue
     const netL = netVolumeAt(journal, tankId, when)
-    if (content.kind === 'dose' && content.massMg !== undefined && netL !== null)
-      sum += raisedBy(content.ingredient, parameter, content.massMg / netL)
+    if (content.kind === 'dose' && countedMassMg(content) !== undefined && netL !== null)
+      sum += raisedBy(content.ingredient, parameter, countedMassMg(content)! / netL)
   }
   return sum
 }

@@ -27,6 +27,7 @@ import { coursesIn } from '../water/contexts.ts'
 import { levelOf, type AgentLevel } from '../water/level.ts'
 import { isInvertebrate, type Resident } from '../water/residents.ts'
 import type { WaterState } from '../water/state.ts'
+import { countedMassMg } from '../../dosing/counted-mass.ts'
 
 /** A level counts as over a band's high by more than a syringe can tell. */
 const SLACK = 1e-6
@@ -152,7 +153,10 @@ function dosedSince(
     const netL = netVolumeAt(journal, tankId, when)
     if (content.kind === 'dose' && content.ingredient === agent) {
       isKnown = true
-      mgPerL = mgPerL === null || netL === null || content.massMg === undefined ? null : mgPerL + content.massMg / netL
+      mgPerL =
+        mgPerL === null || netL === null || countedMassMg(content) === undefined
+          ? null
+          : mgPerL + countedMassMg(content)! / netL
     } else if (content.kind === 'water-change' && netL !== null && mgPerL !== null)
       mgPerL *= 1 - Math.min(1, content.litres / netL)
   }
@@ -196,7 +200,9 @@ export function levelMadeBy(
   const dayAgo = levelOf(journal, dose.tankId, dose.ingredient, at - MS_PER_DAY, { except })
   return {
     makes:
-      before.mgPerL === null || netL === null || dose.massMg === undefined ? null : before.mgPerL + dose.massMg / netL,
+      before.mgPerL === null || netL === null || countedMassMg(dose) === undefined
+        ? null
+        : before.mgPerL + countedMassMg(dose)! / netL,
     dayBefore: dayAgo.mgPerL ?? 0,
   }
 }
@@ -215,7 +221,7 @@ function bandConcerns(
   const { netL, residents } = water
   const limit = limitOf(journal, dose.tankId, dose.ingredient, at, residents)
   const before = levelBefore(journal, dose, limit, at, except)
-  if (!limit || netL === null || dose.massMg === undefined) return []
+  if (!limit || netL === null || countedMassMg(dose) === undefined) return []
   if (before.mgPerL === null)
     return [
       cannotJudge(
@@ -223,7 +229,7 @@ function bandConcerns(
         'what level this makes cannot be judged: read it first, or correct the earlier entry',
       ),
     ]
-  const makes = before.mgPerL + dose.massMg / netL
+  const makes = before.mgPerL + countedMassMg(dose)! / netL
   if (makes <= limit.high * (1 + SLACK) + SLACK) return []
   const product = dose.productId === undefined ? null : productById(journal, dose.productId)
   const right = doseToward(before.mgPerL, limit.target, limit.high, netL, product)
@@ -317,14 +323,14 @@ function ammoniumConcerns(
         'ammonium chloride is ammonia: it poisons fish and corals. Only in water without them',
       ),
     ]
-  if (netL === null || dose.massMg === undefined) return []
+  if (netL === null || countedMassMg(dose) === undefined) return []
   const isWaiting =
     residents.length > 0 ||
     coursesIn(journal, tank.id, at).some(
       ({ definition }) => definition.kind === 'fallow' || definition.kind === 'coral',
     )
   const most = isWaiting ? AMMONIUM_LIMITS_MG_PER_L.fallow : AMMONIUM_LIMITS_MG_PER_L.nobody
-  const makes = (dose.massMg / netL) * NH4_PER_N
+  const makes = (countedMassMg(dose)! / netL) * NH4_PER_N
   return makes <= most * (1 + SLACK)
     ? []
     : [
@@ -344,9 +350,9 @@ function ammoniumConcerns(
 function ceilingConcerns(journal: Journal, dose: ContentOf<'dose'>, { netL, tank }: WaterState, at: number): Concern[] {
   const ingredient = ingredientById(dose.ingredient)
   const parameter = ingredient?.raises == null ? undefined : parameterById(ingredient.raises)
-  if (!parameter || netL === null || dose.massMg === undefined || parameter.id === 'copper') return []
+  if (!parameter || netL === null || countedMassMg(dose) === undefined || parameter.id === 'copper') return []
   const last = lastValue(journal, tank.id, parameter.id, at + 1)?.value ?? 0
-  const makes = last + raisedBy(dose.ingredient, parameter.id, dose.massMg / netL)
+  const makes = last + raisedBy(dose.ingredient, parameter.id, countedMassMg(dose)! / netL)
   const most = CEILINGS[parameter.id] ?? parameter.plausible[1]
   return makes <= most * (1 + SLACK)
     ? []
@@ -395,7 +401,7 @@ export function doseLimitConcerns(
         'what level this makes cannot be judged: fill in the volume sheet first',
       ),
     ]
-  if (dose.massMg === undefined)
+  if (countedMassMg(dose) === undefined)
     return [
       ...ammoniumConcerns(journal, dose, water, at),
       cannotJudge(

@@ -21,6 +21,7 @@ import { agentName, isCopperAgent } from '../water/agents.ts'
 import { contextsOfResident, WARM_C, type Context } from '../water/contexts.ts'
 import { isInvertebrate, residentOf, residentOfPart, residentsIn, type Resident } from '../water/residents.ts'
 import { waterBetween, type WaterState } from '../water/state.ts'
+import { countedMassMg } from '../../dosing/counted-mass.ts'
 
 /** A dip of corals of another kind than those of the catalogue: the bench’s hard stop, outbreaks.md 6.2 and further-schools.md 4. */
 const HARD_STOP_MINUTES = 15
@@ -135,7 +136,7 @@ function strengthConcerns(bath: Bath, residents: readonly Resident[]): Concern[]
   const { dip, rows } = limitsOf(bath, residents)
   if (isWaterAlone(rows)) return []
   if (dip?.mgPerL === null)
-    return bath.massMg === undefined
+    return countedMassMg(bath) === undefined
       ? [concern('by-label', 'note', name, 'its label alone says how strong it is; one piece first')]
       : []
   if (!dip && rows.length === 0)
@@ -149,14 +150,14 @@ function strengthConcerns(bath: Bath, residents: readonly Resident[]): Concern[]
             'how strong and how long it may be cannot be judged: a veterinarian or the label decides',
           ),
         ]
-  if (bath.massMg === undefined)
+  if (countedMassMg(bath) === undefined)
     return [
       cannotJudge(
         `no strength of ${name} is known`,
         'what level this bath makes cannot be judged: add the product with its strength',
       ),
     ]
-  const makes = bath.massMg / bath.litres
+  const makes = countedMassMg(bath)! / bath.litres
   const [unit, per] = dip ? ['mg/L', 1] : [rows[0]!.unit, perUnit(rows[0]!)]
   const high = dip ? dip.mgPerL.high : Math.max(...rows.map((row) => row.high * perUnit(row)))
   return makes <= high * (1 + SLACK)

@@ -15,6 +15,7 @@ import { chloroquineLoss } from '../water/contexts.ts'
 import { staysHours } from '../water/level.ts'
 import { salinityOf } from '../water/salinity.ts'
 import { waterBetween, type WaterState } from '../water/state.ts'
+import { countedMassMg } from '../../dosing/counted-mass.ts'
 
 /** The latest instant up to which what comes into the water still meets a dose: a dose entered late meets what came after it. */
 export const metUntil = (agent: string, at: number, now: number): number =>
@@ -89,8 +90,8 @@ function saltConcerns(
 ): Concern[] {
   if (dose.ingredient !== 'sea-salt' && !(dose.ingredient === 'salt' && water.tank.water === 'marine')) return []
   const salinity = salinityOf(journal, dose.tankId, at, except)
-  if (water.netL === null || dose.massMg === undefined || !salinity) return []
-  const after = salinity.psu + dose.massMg / 1000 / water.netL
+  if (water.netL === null || countedMassMg(dose) === undefined || !salinity) return []
+  const after = salinity.psu + countedMassMg(dose)! / 1000 / water.netL
   return salinityConcerns(journal, water, { before: salinity.psu, after, withPsu: null }, at, except)
 }
 
@@ -101,7 +102,7 @@ export function doseConcerns(journal: Journal, dose: ContentOf<'dose'>, { now, e
   if (!water) return []
   const treatment = treatmentBy(journal, dose, water, at, except)
   const given = lastGivenAt(journal, dose.tankId, Math.max(at, Math.min(now, at + WEEK_MS)), except)
-  const mgPerL = dose.massMg === undefined || water.netL === null ? null : dose.massMg / water.netL
+  const mgPerL = countedMassMg(dose) === undefined || water.netL === null ? null : countedMassMg(dose)! / water.netL
   return [
     ...doseLimitConcerns(journal, dose, water, at, except),
     ...agentConcerns(treatment, water, given),

@@ -10,6 +10,7 @@ import { equipmentAt, netVolumeAt } from '../../household/tanks.ts'
 import type { Journal } from '../../journal/journal.ts'
 import { holds, levelsOf, type Evidence } from '../../readings/evidence.ts'
 import { MS_PER_HOUR } from '../../time/zone.ts'
+import { countedMassMg } from '../../dosing/counted-mass.ts'
 
 /** Copper at or over this where invertebrates or corals live is an alarm; under it no kit tells it from none: quarantine.md 5.4. */
 export const COPPER_TRACE_MG_PER_L = 0.05
@@ -64,8 +65,8 @@ export function levelOf(
     if (content.kind === 'dose' && content.ingredient === agent) {
       isKnown = true
       if (at - when >= staysMs) continue
-      if (netL === null || content.massMg === undefined) isJudged = false
-      else doses.push({ at: when, mgPerL: content.massMg / netL })
+      if (netL === null || countedMassMg(content) === undefined) isJudged = false
+      else doses.push({ at: when, mgPerL: countedMassMg(content)! / netL })
     } else if (content.kind === 'water-change') {
       if (netL === null) continue
       const fraction = Math.min(1, content.litres / netL)

@@ -46,7 +46,7 @@ export const APART_MINUTES = 30
  * How to raise a parameter to a target with a salt, under the daily caps of outbreaks.md 5.4.
  * @returns `no-solution` where the target is not over the level, or no cap is known
  * @example
- * planRaise({ salt: saltsFor('k')[0], now: 350, target: 400, netL: 300 }) // 5 days, 5.73 g a day
+ * planRaise({ salt: saltsFor('k')[0], now: 350, target: 400, netL: 300 }) // 5 days, 5.72 g a day
  */
 export function planRaise({
   salt,

@@ -1,6 +1,8 @@
 import { RAISE_A_DAY } from '../../catalogue/daily-caps.data.ts'
 import { SALTS } from '../../catalogue/handbook/dosing.data.ts'
+import { countedShare } from '../../catalogue/salt-formulas.ts'
 import type { ParameterId } from '../../catalogue/parameter.types.ts'
+import { raisedBy } from '../../readings/raises.ts'
 
 /** How fast a level is raised within the handbook's range: its careful end, or its usual one. */
 export type Pace = 'careful' | 'usual'
@@ -33,26 +35,33 @@ const ADDS: Readonly<Record<string, ParameterId>> = {
   sio2: 'sio2',
 }
 
-/** "alk +0.72 dKH: book it" for a whole step, "alk +0.09 dKH per mg/L" for one unit. */
-const SIDE = /^(alk|K) \+(\d+(?:\.\d+)?) (?:dKH|mg\/L)/i
+/** A side effect that the handbook counts: "alk +0.72 dKH: book it", "K +0.63 mg/L". */
+const SIDE = /^(alk|K) \+\d/i
 
-function sideOf(sideEffect: string, step: number): SideRise | null {
-  const found = SIDE.exec(sideEffect)
-  const parameter = found && ADDS[found[1]!.toLowerCase()]
-  if (!found || !parameter) return null
-  return { parameter, perUnit: Number(found[2]) / (sideEffect.includes(' per mg/L') ? 1 : step) }
+function sideOf(id: string, sideEffect: string, main: ParameterId): SideRise | null {
+  const parameter = ADDS[SIDE.exec(sideEffect)?.[1]?.toLowerCase() ?? '']
+  return parameter ? { parameter, perUnit: raisedBy(id, parameter, 1) / raisedBy(id, main, 1) } : null
 }
 
-/** The salts of outbreaks.md 5.3. */
-export const CORRECTION_SALTS: readonly CorrectionSalt[] = SALTS.rows.flatMap(
-  ({ id, adds, gPer100L, step, sideEffect }) => {
-    const parameter = ADDS[adds.toLowerCase()]
-    const size = Number.parseFloat(step)
-    return parameter && gPer100L !== null && size > 0
-      ? [{ id, parameter, gPer100LPerUnit: gPer100L / size, side: sideOf(sideEffect, size), sideEffect }]
-      : []
-  },
-)
+/** mg in 100 L for one mg/L, in grams. */
+const G_PER_100_L = 0.1
+
+/** The salts of outbreaks.md 5.3. The table's grams are rounded; here they follow from the formulas, as everywhere (`salt-formulas.ts`). */
+export const CORRECTION_SALTS: readonly CorrectionSalt[] = SALTS.rows.flatMap(({ id, adds, sideEffect }) => {
+  const parameter = ADDS[adds.toLowerCase()]
+  const perMgPerL = parameter ? raisedBy(id, parameter, 1) : 0
+  return parameter && perMgPerL > 0
+    ? [
+        {
+          id,
+          parameter,
+          gPer100LPerUnit: G_PER_100_L / countedShare(id) / perMgPerL,
+          side: sideOf(id, sideEffect, parameter),
+          sideEffect,
+        },
+      ]
+    : []
+})
 
 /** The salts that raise a parameter, the one without side effects first as the handbook has them. */
 export const saltsFor = (parameter: string): CorrectionSalt[] =>
