@@ -8,10 +8,10 @@ import { logLine, readBack } from '../../e2e/support/app.ts'
 import { answerAsked, FORMS, fillForm, ORIGIN, pressedOn, startServer, storedEntries, type Stored } from './page.ts'
 import { tallyOf, type Tally } from './tally.ts'
 
-/** Presses before each kill. */
-const MOST_PRESSES = 3
 /** Whatever a press leads to is there within this time on a busy machine, ms. */
 const SAID_MS = 8000
+/** A page on a busy machine, ms. */
+const LOAD_MS = 60_000
 /** A form that is open after this time asks something, ms. */
 const ASKED_MS = 1200
 /** Between a press and the kill when the kill does not wait for what is said, ms. */
@@ -28,8 +28,14 @@ const LINES: readonly ((n: number) => string)[] = [
   () => 'quar needle ate',
 ]
 
-/** What a press is shown as kept by; null where it was asked about instead. */
-type Act = (page: Page, random: RandomStream, isBlind: boolean) => Promise<'kept' | 'asked'>
+/** One way to keep something: where it is done, and what a press there is shown as. */
+interface Way {
+  address: (random: RandomStream) => string
+  /** Waits until the page can be pressed. */
+  ready: (page: Page) => Promise<unknown>
+  /** @returns whether it was shown as kept, or asked about instead */
+  act: (page: Page, random: RandomStream, isBlind: boolean) => Promise<'kept' | 'asked'>
+}
 
 const by = (page: Page, isBlind: boolean, random: RandomStream, kept: () => Promise<unknown>) =>
   isBlind
@@ -38,77 +44,63 @@ const by = (page: Page, isBlind: boolean, random: RandomStream, kept: () => Prom
         () => 'kept' as const,
         () => 'asked' as const,
       )
+const submitOf = (page: Page) => page.getByRole('complementary').locator('button[type="submit"]')
+const beginAtHall = (page: Page) => page.getByRole('button', { name: 'Begin at Hall reef' })
+const goOn = (page: Page) => page.getByRole('button', { name: /^(Done|Start|Next)/i }).first()
 
-const ACTS: Readonly<Record<string, Act>> = {
-  async line(page, random, isBlind) {
-    await page.goto(ORIGIN)
-    const n = Math.floor(random.next() * 1e6)
-    await logLine(page).fill(LINES[Math.floor(random.next() * LINES.length)]!(n), { timeout: 60_000 })
-    await readBack(page).getByText('keeps:').waitFor({ timeout: SAID_MS })
-    await logLine(page).press('Enter')
-    return by(page, isBlind, random, () => readBack(page).getByText('Kept').waitFor({ timeout: SAID_MS }))
+const WAYS: Readonly<Record<string, Way>> = {
+  line: {
+    address: () => '/',
+    ready: (page) => logLine(page).waitFor({ timeout: LOAD_MS }),
+    async act(page, random, isBlind) {
+      const n = Math.floor(random.next() * 1e6)
+      await logLine(page).fill(LINES[Math.floor(random.next() * LINES.length)]!(n))
+      await readBack(page).getByText('keeps:').waitFor({ timeout: SAID_MS })
+      await logLine(page).press('Enter')
+      return by(page, isBlind, random, () => readBack(page).getByText('Kept').waitFor({ timeout: SAID_MS }))
+    },
   },
-  async form(page, random, isBlind) {
-    const form = FORMS[Math.floor(random.next() * FORMS.length)]!
-    const tank = ['hall', 'study', 'quar'][Math.floor(random.next() * 3)]!
-    await page.goto(`${ORIGIN}/?tank=${tank}&form=${form}`)
-    const submit = page.getByRole('complementary').locator('button[type="submit"]')
-    await submit.waitFor({ timeout: 60_000 })
-    await fillForm(page, random)
-    await answerAsked(page)
-    await submit.click()
-    const isGone = () => submit.waitFor({ state: 'detached', timeout: ASKED_MS })
-    return by(page, isBlind, random, () =>
-      isGone().catch(async () => {
-        await answerAsked(page)
-        await submit.click()
-        await isGone()
-      }),
-    )
+  form: {
+    address: (random) =>
+      `/?tank=${['hall', 'study', 'quar'][Math.floor(random.next() * 3)]!}&form=${FORMS[Math.floor(random.next() * FORMS.length)]!}`,
+    ready: (page) => submitOf(page).waitFor({ timeout: LOAD_MS }),
+    async act(page, random, isBlind) {
+      const submit = submitOf(page)
+      await fillForm(page, random)
+      await answerAsked(page)
+      await submit.click()
+      const isGone = () => submit.waitFor({ state: 'detached', timeout: ASKED_MS })
+      return by(page, isBlind, random, () =>
+        isGone().catch(async () => {
+          await answerAsked(page)
+          await submit.click()
+          await isGone()
+        }),
+      )
+    },
   },
-  async bench(page, random, isBlind) {
-    await page.goto(`${ORIGIN}/bench?tank=hall`)
-    const begin = page.getByRole('link', { name: /^Brown jelly/ })
-    await begin.first().click({ timeout: 60_000 })
-    const start = page.getByRole('button', { name: 'Begin at Hall reef' })
-    const go = page.getByRole('button', { name: /^(Done|Start|Next|begin)/i }).first()
-    await start.or(go).first().waitFor({ timeout: SAID_MS })
-    if (await start.isVisible()) {
+  bench: {
+    address: () => '/bench/begin/brown-jelly-cut?tank=hall',
+    ready: (page) => beginAtHall(page).or(goOn(page)).first().waitFor({ timeout: LOAD_MS }),
+    async act(page, random, isBlind) {
+      const start = beginAtHall(page)
       await start.click()
       return by(page, isBlind, random, () => start.waitFor({ state: 'detached', timeout: SAID_MS }))
-    }
-    await page.waitForTimeout(500)
-    const before = await page.locator('main').innerText()
-    await go.click()
-    return by(page, isBlind, random, () =>
-      page.waitForFunction((was) => document.querySelector('main')?.innerText !== was, before, { timeout: SAID_MS }),
-    )
+    },
   },
 }
-const WAYS = Object.keys(ACTS)
 
 /** Presses of the tally that are on the disk. */
 const presses = async (page: Page) => (await pressedOn(page)).reduce((sum, { presses: text }) => sum + text.length, 0)
 
+/** @returns how many presses the page shows more than before */
 async function tallyPresses(page: Page, random: RandomStream): Promise<number> {
-  await page.goto(`${ORIGIN}/diagnose/microscope/tally`)
   const diatom = page.getByRole('button', { name: /^Diatom/ })
-  await diatom.waitFor({ timeout: 60_000 })
-  const shown = async () => Number(/(\d+)/.exec((await diatom.innerText()).replace(/^\D+/, ''))?.[1] ?? 0)
+  const shown = async () => Number(/(\d+)/.exec(await diatom.innerText())?.[1] ?? 0)
   const before = await shown()
   const times = 1 + Math.floor(random.next() * 5)
   for (let i = 0; i < times; i++) await page.keyboard.press('j')
-  await page
-    .waitForFunction(
-      ([label, least]) =>
-        [...document.querySelectorAll('button')].some(
-          (one) =>
-            one.innerText.startsWith(String(label)) && Number(/(\d+)/.exec(one.innerText)?.[1] ?? 0) >= Number(least),
-        ),
-      ['Diatom', before + times] as const,
-      { timeout: SAID_MS },
-    )
-    .catch(() => undefined)
+  for (let i = 0; i < 40 && (await shown()) < before + times; i++) await page.waitForTimeout(50)
   return (await shown()) - before
 }
 
@@ -126,6 +118,7 @@ const sameContent = (entries: readonly Stored[]): string[] => {
 export async function attackKills(tries: number, seed: number): Promise<Tally> {
   const tally = tallyOf('kills')
   const random = new RandomStream(seed)
+  const pick = <T>(list: readonly T[]): T => list[Math.floor(random.next() * list.length)]!
   const server = await startServer()
   const profile = mkdtempSync(join(tmpdir(), 'brinvo-attack-'))
   /** What was on disk when it was said to be kept, by id. */
@@ -137,8 +130,11 @@ export async function attackKills(tries: number, seed: number): Promise<Tally> {
       const { page, kill } = await startBrowser(profile)
       let doing = 'opening'
       try {
-        await page.goto(ORIGIN)
-        await logLine(page).waitFor({ timeout: 60_000 })
+        const isTally = random.next() < 0.2
+        doing = isTally ? 'tally' : pick(Object.keys(WAYS))
+        const way = WAYS[doing]
+        await page.goto(`${ORIGIN}${way ? way.address(random) : '/diagnose/microscope/tally'}`)
+        await (way ? way.ready(page) : page.getByRole('button', { name: /^Diatom/ }).waitFor({ timeout: LOAD_MS }))
         const stored = await storedEntries(page)
         const held = new Map(stored.map((entry) => [entry.id, JSON.stringify(entry)]))
         for (const [id, text] of shown)
@@ -162,27 +158,20 @@ export async function attackKills(tries: number, seed: number): Promise<Tally> {
         counted = onDisk
         if (i === tries) break
         tally.tries++
-        const times = 1 + Math.floor(random.next() * MOST_PRESSES)
         let isAnyKept = false
-        for (let k = 0; k < times; k++) {
-          if (random.next() < 0.2) {
-            doing = 'tally'
-            counted += await tallyPresses(page, random)
-            isAnyKept = true
-            continue
-          }
-          doing = WAYS[Math.floor(random.next() * WAYS.length)]!
-          const before = new Set((await storedEntries(page)).map(({ id }) => id))
-          // The last one is killed at whatever moment, whatever it says.
-          const isBlind = k === times - 1 && random.next() < 0.5
-          const said = await ACTS[doing]!(page, random, isBlind)
-          if (said === 'asked') continue
-          const added = (await storedEntries(page)).filter(({ id }) => !before.has(id))
-          if (added.length === 0) {
+        if (way) {
+          const before = new Set(stored.map(({ id }) => id))
+          // Half of them are killed at whatever moment, whatever it says.
+          const said = await way.act(page, random, random.next() < 0.5)
+          const added = said === 'kept' ? (await storedEntries(page)).filter(({ id }) => !before.has(id)) : []
+          if (said === 'kept' && added.length === 0) {
             tally.lost++
             tally.cases.push(`${doing}: said to be kept at kill ${i}, and not on the disk`)
           }
           for (const entry of added) shown.set(entry.id, JSON.stringify(entry))
+          isAnyKept = said === 'kept'
+        } else {
+          counted += await tallyPresses(page, random)
           isAnyKept = true
         }
         if (isAnyKept) tally.kept++
