@@ -1,7 +1,7 @@
 import { sentenceText } from '../words/measure.ts'
 import { METRIC } from '../household/settings.ts'
 import type { AnswerLine, Values } from './calculators.ts'
-import { answerOf, faultsOf } from './testing.ts'
+import { answerFor, answerOf, faultsOf } from './testing.ts'
 
 describe('what has no operation of its own is worked out from the handbook', () => {
   test('medicine in food: grams times milligrams, by the product’s strength', () => {
@@ -85,15 +85,43 @@ describe('what the keeper needs beside the number', () => {
     expect(made({ company: 'animals', tier: 'bare-tank' })[0]).toBeCloseTo(2.6, 1)
     expect(faultsOf('peroxide', { company: 'sensitive', volumeL: '100' })['company']?.message).toMatch(/take them out/)
   })
+  test('no drug by the spoon; part of a packet by a stock', () => {
+    const drug = answerFor('dose', { volumeL: '100', target: '12', product: 'cq' }, [
+      {
+        id: 'cq',
+        name: 'chloroquine',
+        ingredient: 'chloroquine',
+        strength: { kind: 'powder', activeFraction: 1 },
+        step: 0.01,
+      },
+    ])
+    expect(drug.lead).toMatchObject({ value: 1.2, unit: 'g' })
+    expect(JSON.stringify(drug)).not.toMatch(/tsp|spoon/)
+    const packs = answerFor('dose', { volumeL: '140', target: '2', product: 'p' }, [
+      {
+        id: 'p',
+        name: 'tablets',
+        ingredient: 'praziquantel',
+        strength: { kind: 'pack', mgPerPack: 200 },
+        step: undefined,
+      },
+    ])
+    expect(packs.lead).toMatchObject({ value: expect.closeTo(1.4, 9) as number, unit: 'packs' })
+    expect(packs.lines).toContainEqual({
+      what: 'by a stock',
+      value: expect.stringMatching(/2 packs in 200 mL.*use 140 mL; 60 mL remain and keep 24 h/) as string,
+    })
+  })
   test('a label’s drops, packets and weighed teaspoons are strengths', () => {
     const dose = { volumeL: '200', current: '0', target: '1', product: 'typed' }
     const drops = answerOf('dose', { ...dose, form: 'drops-raise', labelAmount: '20', labelL: '100', strength: '0.5' })
     expect(drops.lead).toMatchObject({ value: 80, unit: 'drops' })
-    const packs = answerOf('dose', { ...dose, form: 'packs-raise', labelL: '40', strength: '1', step: '0.5' })
+    const packs = answerOf('dose', { ...dose, form: 'packs-raise', labelL: '40', strength: '1' })
     expect(packs.lead).toMatchObject({ value: 5, unit: 'packs' })
     const spoons = answerOf('dose', { ...dose, target: '60', form: 'spoon', spoonG: '4' })
     expect(spoons.lead).toMatchObject({ value: 12, unit: 'g' })
     expect(spoons.lines).toContainEqual({ what: 'level teaspoons, as weighed', value: 3, unit: 'tsp' })
+    expect(spoons.log).toMatchObject({ ingredient: 'salt' })
   })
   test('UV from its label: the slower the water, the larger the dose', () => {
     const values = { volumeL: '300', by: 'label', ratedDose: '30', ratedFlow: '900', flow: '450', lampWatts: '25' }

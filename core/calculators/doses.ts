@@ -1,6 +1,7 @@
 import { DOSES } from '../catalogue/treatments/doses.data.ts'
 import { isCopper } from '../catalogue/treatments/groups.ts'
 import { drugName } from '../courses/names.ts'
+import { packStock, packStockWords } from '../dosing/pack-stock.ts'
 import { amountUnit, mgPerUnit } from '../dosing/product.ts'
 import { VOLUME, type AnswerLine, type Calculator, type LoggableDose, type Reading } from './calculator.ts'
 import { notOver, productFields, readProduct, type ReadProduct } from './product-fields.ts'
@@ -13,7 +14,30 @@ const STOCK_G = 1
 const STOCK_ML = 100
 const WEEK = 7
 
-const GRAMS_PER_TEASPOON = 5
+/** What may be measured by a level teaspoon, and what one weighs, g (EA): further-schools.md 9, never a drug. */
+const GRAMS_PER_TEASPOON: Readonly<Record<string, number>> = { salt: 6, 'sodium-bicarbonate': 4.6, 'epsom-salt': 5 }
+
+/** Level teaspoons of what may be measured by them. */
+function spoonLine({ ingredient, teaspoonG, product }: ReadProduct, grams: number): AnswerLine[] {
+  const usual = GRAMS_PER_TEASPOON[ingredient ?? '']
+  if (product.kind !== 'powder' || usual === undefined) return []
+  return [
+    {
+      what:
+        teaspoonG === undefined
+          ? `level teaspoons, at ${usual} g each: weigh it if you can`
+          : 'level teaspoons, as weighed',
+      value: grams / (teaspoonG ?? usual),
+      unit: 'tsp',
+    },
+  ]
+}
+
+/** How part of a packet is measured. */
+function packLine({ product }: ReadProduct, packs: number): AnswerLine[] {
+  const stock = product.kind === 'pack' ? packStock(packs) : null
+  return stock ? [{ what: 'by a stock', value: packStockWords(stock) }] : []
+}
 
 /** Range of the dose an agent is given at, if the handbook holds one for the tank. */
 function bandLine(ingredient: string | null, mgPerL: number): AnswerLine[] {
@@ -98,19 +122,9 @@ export const DOSE: Calculator = {
       lines: [
         { what: 'exactly', value: out.exact.amount, unit: product.unit },
         { what: 'active', value: out.massMg, unit: 'mg' },
-        ...(product.product.kind === 'powder'
-          ? [
-              {
-                what:
-                  product.teaspoonG === undefined
-                    ? `level teaspoons, at ${GRAMS_PER_TEASPOON} g each: weigh it if you can`
-                    : 'level teaspoons, as weighed',
-                value: amount / (product.teaspoonG ?? GRAMS_PER_TEASPOON),
-                unit: 'tsp',
-              },
-            ]
-          : []),
-        ...(isLittle ? [tooLittle(product, out.massMg)] : []),
+        ...spoonLine(product, amount),
+        ...packLine(product, amount),
+        ...(isLittle && product.product.kind !== 'pack' ? [tooLittle(product, out.massMg)] : []),
         ...bandLine(product.ingredient, makes),
       ],
       cautions: product.cautions,
@@ -277,7 +291,8 @@ export const AFTER_CHANGE: Calculator = {
       lines: [
         { what: 'left after the change', value: out.afterMgPerL, unit: 'mg/L' },
         { what: 'active', value: out.massMg, unit: 'mg' },
-        ...(isLittle ? [tooLittle(product, out.massMg)] : []),
+        ...packLine(product, amount),
+        ...(isLittle && product.product.kind !== 'pack' ? [tooLittle(product, out.massMg)] : []),
         ...bandLine(product.ingredient, makes),
       ],
       cautions: product.cautions,

@@ -17,7 +17,7 @@ const FORMS = [
   { value: 'drops-raise', label: 'drops, so many raise so much water' },
   { value: 'packs-raise', label: 'packets or tablets, so many for so much water' },
   { value: 'powder', label: 'powder, percent active' },
-  { value: 'spoon', label: 'powder, by a level teaspoon that was weighed' },
+  { value: 'spoon', label: 'salt, soda or Epsom salt, by a level teaspoon that was weighed' },
   { value: 'pack', label: 'packets or tablets, mg active in one' },
   { value: 'drops', label: 'drops, mg in a mL' },
 ]
@@ -42,6 +42,13 @@ const RISES: Readonly<Record<string, { kind: Product['kind']; unit: string }>> =
   'drops-raise': { kind: 'drops', unit: 'drops' },
   'packs-raise': { kind: 'pack', unit: 'packs' },
 }
+
+/** What may be measured by the spoon: further-schools.md 9, never a drug. */
+const SPOONED = [
+  { value: 'salt', label: 'salt, for fresh water' },
+  { value: 'sodium-bicarbonate', label: 'baking soda' },
+  { value: 'epsom-salt', label: 'Epsom salt' },
+]
 
 /** Spoons of a set come in halves and quarters: the least that one measures, of a level teaspoon (EA). */
 const SPOON_STEP = 0.25
@@ -80,8 +87,13 @@ export function productFields(values: Values, products: readonly KnownProduct[])
       ? [{ id: 'dropsPerMl', label: 'Drops in a mL', start: '20', hint: 'of its own dropper, once counted' }]
       : []),
   ]
+  if (form === 'pack' || form === 'packs-raise') return labelled
   if (form === 'spoon')
-    return [...labelled, { id: 'spoonG', label: 'A level teaspoon weighs', unit: 'g', hint: 'of this powder, weighed' }]
+    return [
+      ...labelled,
+      { id: 'spoonOf', label: 'It is', choices: SPOONED, start: 'salt' },
+      { id: 'spoonG', label: 'A level teaspoon weighs', unit: 'g', hint: 'of this powder, weighed' },
+    ]
   return [
     ...labelled,
     {
@@ -164,11 +176,16 @@ export function readProduct(reading: Reading): ReadProduct | undefined {
   const teaspoonG = isSpoon
     ? reading.number('spoonG', { over: 0, most: 20, rather: 'level, 3 to 7 g are usual' })
     : null
-  const step = teaspoonG === null ? reading.maybe('step', { over: 0 }) : teaspoonG && SPOON_STEP * teaspoonG
+  const hasStep = product?.kind !== 'pack'
+  const step = !hasStep
+    ? null
+    : teaspoonG === null
+      ? reading.maybe('step', { over: 0 })
+      : teaspoonG && SPOON_STEP * teaspoonG
   if (!product || step === undefined || teaspoonG === undefined) return undefined
   return {
     product,
-    ingredient: null,
+    ingredient: isSpoon ? reading.text('spoonOf') : null,
     step: step ?? undefined,
     unit: UNITS[product.kind],
     ...(teaspoonG !== null && { teaspoonG }),
