@@ -65,7 +65,7 @@ export function TaskCard({ plan, task, next, heading, onForm }: TaskCardProps) {
 /** Where a step of a plan is worked out, in a few words. */
 const PAGE_WORDS: Record<PlanPage, string> = {
   correct: 'work it out by what is taken up',
-  dose: 'work it out on the Dose page',
+  uv: 'work it out on the Dose page',
   tally: 'count under the microscope',
   corals: 'the corals of this tank',
   devices: 'hand it to a pump',
@@ -73,7 +73,7 @@ const PAGE_WORDS: Record<PlanPage, string> = {
 
 const PAGE_PATHS: Record<PlanPage, (tankId: string) => string> = {
   correct: (tankId) => `/water/correct?tank=${tankId}`,
-  dose: (tankId) => `/dose?tank=${tankId}`,
+  uv: (tankId) => `/dose/uv?tank=${tankId}`,
   tally: (tankId) => `/diagnose/microscope/tally?tank=${tankId}`,
   corals: (tankId) => `/tanks/${tankId}/corals`,
   devices: (tankId) => `/water/devices?tank=${tankId}`,

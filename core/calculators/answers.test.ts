@@ -2,6 +2,7 @@ import { sentenceText } from '../words/measure.ts'
 import { METRIC } from '../household/settings.ts'
 import type { AnswerLine, Values } from './calculators.ts'
 import { answerFor, answerOf, faultsOf } from './testing.ts'
+import { calculatorWith } from './calculators.ts'
 
 describe('what has no operation of its own is worked out from the handbook', () => {
   test('medicine in food: grams times milligrams, by the product’s strength', () => {
@@ -145,4 +146,94 @@ describe('what the keeper needs beside the number', () => {
       unit: 'mL',
     })
   })
+})
+
+describe('the Dose screen keeps to the handbook', () => {
+  test('an element is not raised over its ceiling; its cap, its portions and its salt’s caution stand beside it', () => {
+    const silica = { salt: 'sodium-silicate-pentahydrate', volumeL: '100', now: '1' }
+    expect(faultsOf('element', { ...silica, target: '4' })).toMatchObject({
+      target: { message: expect.stringMatching(/over the 3 mg\/L that .*silica/i) as string },
+    })
+    const answer = answerOf('element', { ...silica, target: '3' })
+    expect(answer.lines).toContainEqual({ what: 'may come to, at most', value: 3, unit: 'mg/L' })
+    expect(answer.cautions.join(' ')).toMatch(/caustic, pH over 12/)
+    const magnesium = { salt: 'magnesium-chloride-hexahydrate', volumeL: '100', now: '1200' }
+    expect(answerOf('element', { ...magnesium, target: '1300' }).lines).toContainEqual({
+      what: 'in portions a day, an hour apart',
+      value: 4,
+      unit: '',
+    })
+    expect(answerOf('element', { ...magnesium, target: '1600' }).cautions.join(' ')).toMatch(
+      /Over the usual band of magnesium/,
+    )
+    expect(faultsOf('element', { ...magnesium, target: '2500' })).toHaveProperty('target')
+  })
+
+  test('alkalinity down asks what the new salt water holds, in its own unit and words', () => {
+    const down = { what: 'alk-kh', volumeL: '100', now: '12', target: '10' }
+    expect(faultsOf('down', down)).toHaveProperty('replacement')
+    expect(faultsOf('down', { ...down, replacement: '12' })).toMatchObject({
+      target: { message: expect.stringMatching(/holds as much alkalinity/) as string },
+    })
+    const answer = answerOf('down', { ...down, replacement: '7' })
+    expect(answer.cautions.join(' ')).not.toMatch(/nitrate/)
+    expect(faultsOf('down', { ...down, now: '9', replacement: '7' })['target']!.message).toMatch(/9 dKH/)
+  })
+
+  test('salinity never comes up faster than its own caution', () => {
+    const up = { volumeL: '100', from: '16', to: '24', replacement: '35' }
+    // Without a word on the hours a day lies between the steps.
+    expect(answerOf('salinity', up).lines.map(({ what }) => what)).toContain('after 24 h')
+    expect(faultsOf('salinity', { ...up, hours: '12' })).toMatchObject({
+      hours: { message: expect.stringMatching(/at most 0.002 SG/) as string },
+    })
+    expect(faultsOf('salinity', { ...up, step: '8' })).toHaveProperty('step')
+    expect(faultsOf('salinity', { ...up, to: '19', step: '3' })).toHaveProperty('step')
+    expect(answerOf('salinity', { ...up, from: '35', to: '16', replacement: '0', hours: '12' }).lines).not.toEqual([])
+  })
+
+  test('formalin is counted in µL of the product, and every unit has its range', () => {
+    const formalin = {
+      id: 'f',
+      name: 'formalin',
+      ingredient: 'formalin',
+      strength: { kind: 'solution', mgPerMl: 1000 },
+      step: 0.1,
+    } as const
+    const answer = answerFor('dose', { volumeL: '100', target: '15', product: 'f' }, [formalin])
+    expect(answer.lead).toMatchObject({ value: 1.5, unit: 'mL' })
+    expect(answer.lines).toContainEqual({ what: 'of the 37 % product', value: 1500, unit: 'µL' })
+    expect(JSON.stringify(answer)).not.toMatch(/mg\/L/)
+    const salt = {
+      id: 's',
+      name: 'salt',
+      ingredient: 'salt',
+      strength: { kind: 'powder', activeFraction: 1 },
+      step: 1,
+    } as const
+    expect(
+      answerFor('dose', { volumeL: '100', target: '2000', product: 's' }, [salt])
+        .lines.map(({ value }) => String(value))
+        .join(' '),
+    ).toMatch(/g\/L: (under|in range|over)/)
+  })
+
+  test('the caution of kit against card follows the higher of the two', () => {
+    const water = { pH: '8.2', temperatureC: '25', salinity: '35', sd: '0.1' }
+    const caution = (tan: string, low: string, high: string) =>
+      answerOf('ammonia', { ...water, tan, cardLow: low, cardHigh: high }).cautions.join(' ')
+    expect(caution('0.1', '0', '0.02')).toBe('')
+    expect(caution('0.4', '0', '0.02')).toMatch(/^Over 0.02/)
+    expect(caution('0.1', '0.05', '0.2')).toMatch(/^Over 0.05/)
+    expect(caution('0.1', '0.26', '0.5')).toMatch(/^Over 0.25/)
+    expect(caution('5', '0', '0.02')).toMatch(/^Over 0.25/)
+  })
+
+  test.each([
+    [{ flow: '800', watts: '18' }, 'uv'],
+    [{ target: '1' }, 'dose'],
+    [{ tan: '1', pH: '8' }, 'ammonia'],
+    [{ from: '35', to: '16', replacement: '0' }, 'salinity'],
+    [{}, 'dose'],
+  ])('a link with %j opens %s', (values, id) => expect(calculatorWith(values).id).toBe(id))
 })

@@ -299,7 +299,7 @@ test('what a salt brings besides is for the amount that was asked for', () => {
 test('potassium by carbonate goes no faster than the alkalinity it brings may', () => {
   const daily = (sps: string) =>
     answerOf('element', { volumeL: '100', salt: 'potassium-carbonate', now: '380', target: '401', sps }).lines.find(
-      ({ what }) => what === 'at most a day',
+      ({ what }) => what.startsWith('at most a day'),
     )!.value
   expect(daily('no')).toBe(10)
   expect(daily('yes')).toBeCloseTo(6.98, 2)

@@ -1,5 +1,6 @@
 import { BATH, FOOD, PEROXIDE } from './baths.ts'
-import type { Calculator } from './calculator.ts'
+import type { Calculator, Values } from './calculator.ts'
+import { METRIC } from '../household/settings.ts'
 import { AFTER_CHANGE, DOSE, RAMP, WEEK_BOTTLE } from './doses.ts'
 import { CHANGE_FOR, CHANGES_LEFT } from './changes.ts'
 import { AMMONIA, SALINITY_SWAP } from './chemistry.ts'
@@ -31,3 +32,18 @@ export const CALCULATORS: readonly Calculator[] = [
   UV,
   UNITS,
 ]
+
+/**
+ * The calculator that has the fields of a link: the first of those that have most of them.
+ * @param values of the link, by field
+ * @example
+ * calculatorWith({ flow: '800', watts: '18' }).id // 'uv'
+ */
+export function calculatorWith(values: Values): Calculator {
+  const names = Object.keys(values)
+  const known = (calculator: Calculator) => {
+    const ids = new Set(calculator.fields(values, [], METRIC).map(({ id }) => id))
+    return names.filter((name) => ids.has(name)).length
+  }
+  return CALCULATORS.reduce((best, one) => (known(one) > known(best) ? one : best))
+}

@@ -1,18 +1,25 @@
+import { freeAmmoniaStep } from '../ammonia/free-steps.ts'
 import { seawaterDensity } from '../salinity/seawater.ts'
-import { VOLUME, type Calculator } from './calculator.ts'
+import { VOLUME, type Calculator, type Values } from './calculator.ts'
+
+const HOURS_A_DAY = 24
+/** 0.002 SG a day: quarantine.md 5.2, coming up from hyposalinity. */
+const MOST_RISE_PSU_A_DAY = 2.7
+
+const isRaise = ({ from, to }: Values): boolean => Number(to) > Number(from)
 
 export const SALINITY_SWAP: Calculator = {
   id: 'salinity',
   group: 'Salinity',
   title: 'Salinity down or up',
   about: 'how much to swap at each step; hyposalinity and back',
-  fields: () => [
+  fields: (values) => [
     VOLUME,
     { id: 'from', label: 'Now', unit: 'psu' },
     { id: 'to', label: 'Wanted', unit: 'psu' },
     { id: 'replacement', label: 'In the new water', unit: 'psu', hint: 'fresh water is 0 psu, SG 1.000' },
     { id: 'step', label: 'At most in one step', unit: 'psu apart', start: '2' },
-    { id: 'hours', label: 'Between steps', unit: 'h', start: '12' },
+    { id: 'hours', label: 'Between steps', unit: 'h', start: isRaise(values) ? '24' : '12' },
   ],
   compute(reading) {
     const psu = (id: string) => reading.number(id, { least: 0, most: 50, rather: 'such as 35 psu, or SG 1.026' })
@@ -29,6 +36,15 @@ export const SALINITY_SWAP: Calculator = {
       hoursBetween === undefined
     )
       return null
+    const perDay = (Math.min(maxStepPsu, Math.abs(toPsu - fromPsu)) * HOURS_A_DAY) / Math.max(hoursBetween, 1e-9)
+    const isSeveral = Math.abs(toPsu - fromPsu) > maxStepPsu + 1e-9
+    if (toPsu > fromPsu && (isSeveral ? perDay : toPsu - fromPsu) > MOST_RISE_PSU_A_DAY + 1e-9)
+      return (
+        reading.fault(
+          isSeveral && maxStepPsu <= MOST_RISE_PSU_A_DAY ? 'hours' : 'step',
+          `too fast: up by at most 0.002 SG, about ${MOST_RISE_PSU_A_DAY} psu, a day: such as 2 psu each 24 h`,
+        ) ?? null
+      )
     const out = reading.ask(
       'salinity.swap',
       { volumeL, fromPsu, toPsu, replacementPsu, maxStepPsu, hoursBetween },
@@ -118,13 +134,8 @@ export const AMMONIA: Calculator = {
         { what: 'the kit’s range of free ammonia, from', value: out.fromMgPerL, unit: 'mg/L N' },
         { what: 'to', value: out.toMgPerL, unit: 'mg/L N' },
       ],
-      cautions:
-        free.freeMgPerL >= FREE_HARMS
-          ? ['Over 0.02 mg/L free ammonia harms fish: change water, add air, feed nothing.']
-          : [],
+      // The higher of the two decides, whichever it is.
+      cautions: [freeAmmoniaStep(Math.max(free.freeMgPerL, lowMgPerL))?.words ?? []].flat(),
     }
   },
 }
-
-/** Free ammonia that harms on the long run, mg/L N: the limit of acclimation.md for tender fish. */
-const FREE_HARMS = 0.02

@@ -4,7 +4,7 @@ import { drugName } from '../courses/names.ts'
 import { packStock, packStockWords } from '../dosing/pack-stock.ts'
 import { amountUnit, mgPerUnit } from '../dosing/product.ts'
 import { VOLUME, type AnswerLine, type Calculator, type LoggableDose, type Reading } from './calculator.ts'
-import { notOver, productFields, readProduct, type ReadProduct } from './product-fields.ts'
+import { levelUnitOf, notOver, productFields, readProduct, type ReadProduct } from './product-fields.ts'
 
 const volumeOf = (reading: Reading) =>
   reading.number('volumeL', { over: 0, rather: 'the net volume, not the tank’s name' })
@@ -39,22 +39,29 @@ function packLine({ product }: ReadProduct, packs: number): AnswerLine[] {
   return stock ? [{ what: 'by a stock', value: packStockWords(stock) }] : []
 }
 
+/** Units that a dose into the tank is stated in, in what its level is counted in (formalin in µL of the product). */
+const MG_PER_L: Readonly<Record<string, number>> = { 'mg/L': 1, 'µL/L': 1, 'g/L': 1000 }
+
+/** The handbook's rows of an agent that is given into the tank. */
+const tankRows = (ingredient: string | null) =>
+  DOSES.filter(({ agent, route, unit }) => agent === ingredient && route === 'tank' && unit in MG_PER_L)
+
 /** Range of the dose an agent is given at, if the handbook holds one for the tank. */
 function bandLine(ingredient: string | null, mgPerL: number): AnswerLine[] {
-  return DOSES.filter(({ agent, route, unit }) => agent === ingredient && route === 'tank' && unit === 'mg/L').map(
-    ({ id, agent, low, high }) => ({
+  return tankRows(ingredient).map(({ id, agent, unit, low, high }) => {
+    const level = mgPerL / MG_PER_L[unit]!
+    return {
       what: `range, ${isCopper(agent) ? drugName(id).toLowerCase() : id.replace(/-/g, ' ')}`,
-      value: `${low}–${high} mg/L: ${mgPerL < low - 1e-9 ? 'under' : mgPerL > high + 1e-9 ? 'over' : 'in range'}`,
-    }),
-  )
+      value: `${low}–${high} ${unit}: ${level < low - 1e-9 ? 'under' : level > high + 1e-9 ? 'over' : 'in range'}`,
+    }
+  })
 }
 
 /** The highest level the handbook gives an agent in the tank, where the wanted one lies within it; none is infinity. */
 function highestOf(ingredient: string | null, targetMgPerL: number): number {
-  const highs = DOSES.filter(
-    ({ agent, route, unit, high }) =>
-      agent === ingredient && route === 'tank' && unit === 'mg/L' && high >= targetMgPerL - 1e-9,
-  ).map(({ high }) => high)
+  const highs = tankRows(ingredient)
+    .map(({ high, unit }) => high * MG_PER_L[unit]!)
+    .filter((high) => high >= targetMgPerL - 1e-9)
   return highs.length > 0 ? Math.max(...highs) : Infinity
 }
 
@@ -78,6 +85,12 @@ const logOf = ({ ingredient, product }: ReadProduct, amount: number): LoggableDo
   unit: amountUnit(product),
 })
 
+/** The active ingredient in all; of formalin the product itself. */
+const activeLine = ({ levelUnit }: ReadProduct, massMg: number): AnswerLine =>
+  levelUnit === 'µL/L'
+    ? { what: 'of the 37 % product', value: massMg, unit: 'µL' }
+    : { what: 'active', value: massMg, unit: 'mg' }
+
 export const DOSE: Calculator = {
   id: 'dose',
   group: 'How much do I dose',
@@ -85,8 +98,8 @@ export const DOSE: Calculator = {
   about: 'from one level to another, in what can be measured',
   fields: (values, products) => [
     VOLUME,
-    { id: 'current', label: 'Level now', unit: 'mg/L', start: '0' },
-    { id: 'target', label: 'Level wanted', unit: 'mg/L' },
+    { id: 'current', label: 'Level now', unit: levelUnitOf(values, products), start: '0' },
+    { id: 'target', label: 'Level wanted', unit: levelUnitOf(values, products) },
     ...productFields(values, products),
   ],
   compute(reading) {
@@ -118,10 +131,13 @@ export const DOSE: Calculator = {
       lead: { what: 'dose', value: amount, unit: product.unit },
       says: isLittle
         ? 'less than the tool can measure: see below'
-        : [`${currentMgPerL} → ${Number(makes.toPrecision(4))} mg/L in `, { value: volumeL, unit: 'L' }],
+        : [
+            `${currentMgPerL} → ${Number(makes.toPrecision(4))} ${product.levelUnit} in `,
+            { value: volumeL, unit: 'L' },
+          ],
       lines: [
         { what: 'exactly', value: out.exact.amount, unit: product.unit },
-        { what: 'active', value: out.massMg, unit: 'mg' },
+        activeLine(product, out.massMg),
         ...spoonLine(product, amount),
         ...packLine(product, amount),
         ...(isLittle && product.product.kind !== 'pack' ? [tooLittle(product, out.massMg)] : []),
@@ -140,9 +156,9 @@ export const RAMP: Calculator = {
   about: 'up to a level in equal steps',
   fields: (values, products) => [
     VOLUME,
-    { id: 'current', label: 'Level now', unit: 'mg/L', start: '0' },
-    { id: 'target', label: 'Level wanted', unit: 'mg/L' },
-    { id: 'maxStep', label: 'At most in one step', unit: 'mg/L' },
+    { id: 'current', label: 'Level now', unit: levelUnitOf(values, products), start: '0' },
+    { id: 'target', label: 'Level wanted', unit: levelUnitOf(values, products) },
+    { id: 'maxStep', label: 'At most in one step', unit: levelUnitOf(values, products) },
     { id: 'hours', label: 'Between steps', unit: 'h', start: '24' },
     ...productFields(values, products),
   ],
@@ -183,7 +199,7 @@ export const RAMP: Calculator = {
       says: `${out.steps.length} steps, ${hoursBetween} h apart; test before each`,
       lines: out.steps.map(({ afterHours, amount, mgPerL }, i) => ({
         what: i === 0 ? 'now' : `after ${Number(afterHours.toFixed(1))} h`,
-        value: `${Number(amount.toPrecision(4))} ${product.unit} → ${Number(mgPerL.toPrecision(4))} mg/L`,
+        value: `${Number(amount.toPrecision(4))} ${product.unit} → ${Number(mgPerL.toPrecision(4))} ${product.levelUnit}`,
       })),
       cautions: product.cautions,
       ...(first.amount > 0 && { log: logOf(product, first.amount) }),
@@ -198,7 +214,7 @@ export const WEEK_BOTTLE: Calculator = {
   about: 'for a pump that gives the same every day',
   fields: (values, products) => [
     VOLUME,
-    { id: 'daily', label: 'Rise wanted a day', unit: 'mg/L' },
+    { id: 'daily', label: 'Rise wanted a day', unit: levelUnitOf(values, products) },
     { id: 'days', label: 'Days', start: String(WEEK) },
     { id: 'pumpMl', label: 'The pump gives a day', unit: 'mL', start: '20' },
     ...productFields(values, products),
@@ -228,7 +244,7 @@ export const WEEK_BOTTLE: Calculator = {
     return {
       lead: { what: 'into the bottle', value: out.exact.amount, unit: product.unit },
       says: `then fresh water up to ${Number(fillMl.toPrecision(4))} mL: ${pumpMl} mL a day for ${days} days`,
-      lines: [{ what: 'active a day', value: out.massMg / days, unit: 'mg' }],
+      lines: [{ ...activeLine(product, out.massMg / days), what: 'active a day' }],
       cautions: product.cautions,
     }
   },
@@ -241,9 +257,9 @@ export const AFTER_CHANGE: Calculator = {
   about: 'what a change leaves, and the redose',
   fields: (values, products) => [
     VOLUME,
-    { id: 'level', label: 'Level before', unit: 'mg/L' },
+    { id: 'level', label: 'Level before', unit: levelUnitOf(values, products) },
     { id: 'changedL', label: 'Changed', unit: 'L' },
-    { id: 'restore', label: 'Level wanted', unit: 'mg/L' },
+    { id: 'restore', label: 'Level wanted', unit: levelUnitOf(values, products) },
     ...productFields(values, products),
   ],
   compute(reading) {
@@ -287,10 +303,10 @@ export const AFTER_CHANGE: Calculator = {
     const makes = out.afterMgPerL + (amount * mgPerUnit(product.product)) / volumeL
     return {
       lead: { what: 'put back', value: amount, unit: product.unit },
-      says: `${Number(out.afterMgPerL.toPrecision(4))} → ${Number(makes.toPrecision(4))} mg/L`,
+      says: `${Number(out.afterMgPerL.toPrecision(4))} → ${Number(makes.toPrecision(4))} ${product.levelUnit}`,
       lines: [
-        { what: 'left after the change', value: out.afterMgPerL, unit: 'mg/L' },
-        { what: 'active', value: out.massMg, unit: 'mg' },
+        { what: 'left after the change', value: out.afterMgPerL, unit: product.levelUnit },
+        activeLine(product, out.massMg),
         ...packLine(product, amount),
         ...(isLittle && product.product.kind !== 'pack' ? [tooLittle(product, out.massMg)] : []),
         ...bandLine(product.ingredient, makes),

@@ -1,6 +1,7 @@
 import { ingredientById } from '../catalogue/ingredient.ts'
-import { parameterById } from '../catalogue/parameter.ts'
+import { bandFor, parameterById } from '../catalogue/parameter.ts'
 import { countedShare } from '../catalogue/salt-formulas.ts'
+import { ceilingOf } from '../catalogue/ceiling.ts'
 import { FLOORS, LOWER_CAPS, planChanges } from '../water/correction/lower.ts'
 import { planRaise, type RaisePlan } from '../water/correction/raise.ts'
 import { CORRECTION_SALTS, type CorrectionSalt } from '../water/correction/salts.ts'
@@ -9,6 +10,8 @@ import { VOLUME, type Calculator } from './calculator.ts'
 
 /** A parameter's unit as a field shows it. */
 const unitOf = (parameter: string): string => parameterById(parameter)?.unit ?? 'mg/L'
+
+const nameOf = (parameter: string): string => parameterById(parameter)?.name ?? parameter
 
 const saltOf = (id: string | undefined): CorrectionSalt =>
   CORRECTION_SALTS.find((salt) => salt.id === id) ?? CORRECTION_SALTS[0]!
@@ -55,6 +58,10 @@ export const ELEMENT: Calculator = {
     const salt = CORRECTION_SALTS.find(({ id }) => id === reading.text('salt'))
     if (!salt) return reading.fault('salt', 'one of the salts') ?? null
     if (volumeL === undefined || now === undefined || target === undefined) return null
+    const ceiling = ceilingOf(salt.parameter)
+    const unit = unitOf(salt.parameter)
+    if (ceiling !== null && target > ceiling)
+      return reading.fault('target', `over the ${ceiling} ${unit} that ${nameOf(salt.parameter)} may come to`) ?? null
     const isTender = reading.text('sps') === 'yes'
     const planned = planRaise({
       salt,
@@ -66,20 +73,27 @@ export const ELEMENT: Calculator = {
       hasSmallPolyps: isTender,
     })
     if (!planned.ok) return reading.fault('target', planned.error.message) ?? null
-    const { days, gramsPerDay, gramsInAll, risePerDay, capPerDay, side } = planned.value
-    const unit = unitOf(salt.parameter)
+    const { days, gramsPerDay, gramsInAll, risePerDay, capPerDay, capBy, portions, side } = planned.value
+    const band = bandFor(parameterById(salt.parameter)!, isTender ? 'reef-sps' : 'reef-lps')
+    const ingredient = ingredientById(salt.id)
     return {
       lead: { what: 'a day', value: gramsPerDay, unit: 'g' },
       says: `for ${days === 1 ? 'one day' : `${days} days`}, ${Number(gramsInAll.toPrecision(4))} g in all; test before each`,
       lines: [
         { what: 'rise a day', value: risePerDay, unit },
-        { what: 'at most a day', value: capPerDay, unit },
+        { what: capBy === 'side' ? 'at most a day, by what it brings along' : 'at most a day', value: capPerDay, unit },
+        ...(portions > 1 ? [{ what: 'in portions a day, an hour apart', value: portions, unit: '' }] : []),
+        ...(ceiling === null ? [] : [{ what: 'may come to, at most', value: ceiling, unit }]),
         { what: 'it also brings', value: alsoBrings(salt, side) },
       ],
       cautions: [
         'Dissolve in fresh water first, into strong flow; calcium and alkalinity at least half an hour apart.',
+        ...[[ingredient?.caution, ingredient?.law].filter(Boolean).join(' ')].filter(Boolean),
+        ...(band?.[1] != null && target > band[1]
+          ? [`Over the usual band of ${nameOf(salt.parameter)}, at most ${band[1]} ${unit}.`]
+          : []),
       ],
-      ...(ingredientById(salt.id) && {
+      ...(ingredient && {
         log: {
           ingredient: salt.id,
           amount: gramsPerDay,
@@ -90,6 +104,9 @@ export const ELEMENT: Calculator = {
     }
   },
 }
+
+/** Good salt water holds none of these; of the others nobody knows. */
+const NONE_IN_NEW_WATER: ReadonlySet<string> = new Set(['no3', 'po4'])
 
 /** What comes down with water changes. */
 const LOWERED = LOWER_CAPS.filter(({ parameter }) => ['no3', 'po4', 'alk-kh'].includes(parameter))
@@ -111,7 +128,14 @@ export const DOWN: Calculator = {
       },
       { id: 'now', label: 'Now', unit },
       { id: 'target', label: 'Wanted', unit },
-      { id: 'replacement', label: 'In the new water', unit, start: '0' },
+      {
+        id: 'replacement',
+        label: `In the new salt water, ${nameOf(values['what'] ?? 'no3')}`,
+        unit,
+        ...(NONE_IN_NEW_WATER.has(values['what'] ?? 'no3')
+          ? { start: '0' }
+          : { hint: 'tested, or from the salt’s label' }),
+      },
     ]
   },
   compute(reading) {
@@ -123,12 +147,15 @@ export const DOWN: Calculator = {
     if (volumeL === undefined || now === undefined || target === undefined || replacementMgPerL === undefined)
       return null
     if (target >= now)
-      return reading.fault('target', `at or over the ${now} there is: nothing has to come down`) ?? null
+      return (
+        reading.fault('target', `at or over the ${now} ${unitOf(cap.parameter)} there is: nothing has to come down`) ??
+        null
+      )
     const first = reading.ask(
       'waterChange.forTarget',
       { startMgPerL: now, targetMgPerL: Math.max(target, now - cap.capAt(now)), replacementMgPerL, maxFraction: 1 },
       { '/targetMgPerL': 'target', '/startMgPerL': 'now' },
-      'the new water brings as much: use cleaner water',
+      `the new water holds as much ${nameOf(cap.parameter)}: use water with less of it`,
     )
     if (!first) return null
     const planned = planChanges({
@@ -150,7 +177,9 @@ export const DOWN: Calculator = {
         value: [{ value: litres, unit: 'L', digits: 3 }, ' → ', { value: reaches, unit, digits: 3 }],
       })),
       cautions: [
-        `Find the source first; a level that drops in a day harms corals more than one that is high. Keep nitrate over ${FLOORS['no3']} and phosphate over ${FLOORS['po4']}.`,
+        cap.parameter in FLOORS
+          ? `Find the source first; a level that drops in a day harms corals more than one that is high. Keep nitrate over ${FLOORS['no3']} and phosphate over ${FLOORS['po4']} mg/L.`
+          : `Find what raised it first; a level that drops in a day harms corals more than one that is high.`,
       ],
     }
   },

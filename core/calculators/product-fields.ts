@@ -59,6 +59,14 @@ const formOf = (values: Values) => values['form'] ?? 'mg-per-ml'
 const picked = (values: Values, products: readonly KnownProduct[]) =>
   products.find(({ id }) => id === (values['product'] ?? products[0]?.id))
 
+/**
+ * What a level of the chosen product is counted in: formalin by the volume of the 37 % product.
+ * @example
+ * levelUnitOf({ product: 'formalin bottle' }, shelf) // 'µL/L'
+ */
+export const levelUnitOf = (values: Values, products: readonly KnownProduct[]): 'mg/L' | 'µL/L' =>
+  ingredientById(picked(values, products)?.ingredient ?? '')?.amountIs === 'volume' ? 'µL/L' : 'mg/L'
+
 /** The fields that say what is dosed: one of the shelf, or typed from a label. */
 export function productFields(values: Values, products: readonly KnownProduct[]): Field[] {
   const product = picked(values, products)
@@ -117,6 +125,8 @@ export interface ReadProduct {
   ingredient: string | null
   step: number | undefined
   unit: string
+  /** What its level in the water is counted in. */
+  levelUnit: 'mg/L' | 'µL/L'
   cautions: string[]
   /** What a level teaspoon of it weighs, g, where that was weighed. */
   teaspoonG?: number
@@ -168,6 +178,7 @@ export function readProduct(reading: Reading): ReadProduct | undefined {
       ingredient: known.ingredient,
       step: known.step,
       unit: UNITS[known.strength.kind],
+      levelUnit: ingredient?.amountIs === 'volume' ? 'µL/L' : 'mg/L',
       cautions: [[ingredient?.caution, ingredient?.law].filter(Boolean).join(' ')].filter(Boolean),
     }
   }
@@ -188,6 +199,7 @@ export function readProduct(reading: Reading): ReadProduct | undefined {
     ingredient: isSpoon ? reading.text('spoonOf') : null,
     step: step ?? undefined,
     unit: UNITS[product.kind],
+    levelUnit: 'mg/L',
     ...(teaspoonG !== null && { teaspoonG }),
     cautions: ['Gloves; read the label first. Prescription and sale rules differ from place to place.'],
   }

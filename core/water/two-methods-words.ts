@@ -1,7 +1,5 @@
+import { freeAmmoniaStep } from '../ammonia/free-steps.ts'
 import type { TwoMethods } from './two-methods.ts'
-
-/** Free ammonia that alarms, mg/L N: quarantine.md 1. */
-export const FREE_AMMONIA_ALARM = 0.02
 
 /** What total ammonia by a kit and free ammonia by a card say together. */
 export interface TwoMethodsSaid {
@@ -26,13 +24,12 @@ export function sayTwoMethods({ compared, cardMgPerL, water }: TwoMethods): TwoM
     water.pH.readAt === null ? ' The pH is assumed: test it, a few tenths change the free share by half.' : ''
   const kit = `the kit’s total makes ${free(fromMgPerL)} to ${free(toMgPerL)} mg/L free`
   const card = `the card shows ${free(cardMgPerL[0])} to ${free(cardMgPerL[1])}`
-  const acted = verdict === 'indicator-high' ? cardMgPerL[0] : expectedFreeMgPerL
-  const grave = acted >= FREE_AMMONIA_ALARM
-  const alarm = grave ? ` Over ${FREE_AMMONIA_ALARM}: change water, add air, feed nothing.` : ''
+  const step = freeAmmoniaStep(Math.max(expectedFreeMgPerL, cardMgPerL[0]))
+  const alarm = step ? ` ${step.words}` : ''
   const words = {
     agree: `Ammonia by two methods agrees: ${kit}, ${card}.`,
     'indicator-low': `Ammonia: ${card}, but ${kit}. Act on the kit: badges stick. Test both again.`,
     'indicator-high': `Ammonia: ${card}, more than ${kit}. Act on the card; test both again.`,
   }[verdict]
-  return { words: `${words}${alarm}${assumed}`, isAgreed: verdict === 'agree', isGrave: grave }
+  return { words: `${words}${alarm}${assumed}`, isAgreed: verdict === 'agree', isGrave: step !== null }
 }

@@ -4,6 +4,7 @@ import { useNavigate, useParams, useSearchParams } from 'react-router'
 import { styled } from 'styled-components'
 import {
   CALCULATORS,
+  calculatorWith,
   computed,
   fieldsShown,
   type Calculator,
@@ -120,7 +121,10 @@ const Waiting = styled.p`
 /** Every calculation of the job on its own: nothing has to be set up before. */
 export function Dose() {
   const { calculator: id } = useParams()
-  const calculator = CALCULATORS.find((one) => one.id === id) ?? CALCULATORS[0]!
+  const [params] = useSearchParams()
+  // A link that names fields alone opens what has them.
+  const [byFields] = useState(() => calculatorWith(valuesOf(params)))
+  const calculator = CALCULATORS.find((one) => one.id === id) ?? byFields
   return <DoseBody key={calculator.id} calculator={calculator} />
 }
 

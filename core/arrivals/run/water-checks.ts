@@ -15,7 +15,7 @@ import { MS_PER_DAY } from '../../time/zone.ts'
 import { figureUnit, typedFigure } from './figures.ts'
 import { eveningBefore, kindOf, type Asking, type PreparationDraft } from '../asking.ts'
 import { ammoniaByTwoMethods } from '../../water/two-methods.ts'
-import { FREE_AMMONIA_ALARM } from '../../water/two-methods-words.ts'
+import { FREE_AMMONIA_ALARM } from '../../ammonia/free-steps.ts'
 import { isAmmoniaLow } from '../../ammonia/basis.ts'
 
 const FRESH_MS = 3 * MS_PER_DAY

@@ -249,7 +249,7 @@ export type ScheduleName =
   | 'raise-today'
 
 /** Pages where a step of a plan is worked out. */
-export type PlanPage = 'correct' | 'dose' | 'tally' | 'corals' | 'devices'
+export type PlanPage = 'correct' | 'uv' | 'tally' | 'corals' | 'devices'
 
 /** What a step raises a day by hand: to the middle of the tank's band, else of this one; or so much a day up to a level. */
 export interface RaiseStep {

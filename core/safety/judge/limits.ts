@@ -9,6 +9,7 @@ import {
   SAME_OCCASION_SHARE,
   TANK_LIMITS_MG_PER_L,
 } from '../../catalogue/treatments/tank-limits.data.ts'
+import { ceilingOf } from '../../catalogue/ceiling.ts'
 import { DOSES, doseById, type Dose } from '../../catalogue/treatments/treatments.ts'
 import { doseToward } from '../../courses/amounts/planned-dose.ts'
 import { tierOf } from '../../courses/amounts/planned-session.ts'
@@ -353,7 +354,7 @@ function ceilingConcerns(journal: Journal, dose: ContentOf<'dose'>, { netL, tank
   if (!parameter || netL === null || countedMassMg(dose) === undefined || parameter.id === 'copper') return []
   const last = lastValue(journal, tank.id, parameter.id, at + 1)?.value ?? 0
   const makes = last + raisedBy(dose.ingredient, parameter.id, countedMassMg(dose)! / netL)
-  const most = CEILINGS[parameter.id] ?? parameter.plausible[1]
+  const most = ceilingOf(parameter.id)!
   return makes <= most * (1 + SLACK)
     ? []
     : [

@@ -37,7 +37,7 @@ export const DINO_PLANS: readonly Definition[] = [
         id: 'step-2',
         title: 'UV on, from display to display, day and night',
         act: 'tick',
-        page: 'dose',
+        page: 'uv',
         due: { day: 0 },
         how: '1 W for 10–12 L of net volume; its dose at the real flow is worked out on the Dose page: 45 mJ/cm² or more.',
         caution: LAMP,
