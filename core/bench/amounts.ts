@@ -127,6 +127,10 @@ export function sessionLimit(name: SessionLimitName, { procedure, start, netL }:
   }
 }
 
+/** Down to a tool's step; without one as it is. */
+const flooredTo = (step: number | undefined, value: number): number =>
+  step === undefined ? value : Number((Math.floor(value / step + 1e-9) * step).toPrecision(8))
+
 /** "drops" and "packs" for more than one; mL and g as they are. */
 export const countedUnit = (unit: string, amount: number): string =>
   (unit === 'drop' || unit === 'pack') && amount !== 1 ? `${unit}s` : unit
@@ -146,7 +150,7 @@ function tierChangeL({ procedure, start, totals, netL }: AmountInput): number | 
  * @returns null where it cannot be worked out: no product, no net volume
  */
 export function amountOf(name: AmountName, input: AmountInput): StepAmount | null {
-  const { procedure, start, netL } = input
+  const { procedure, start, netL, totals } = input
   const { measuredOut } = start
   switch (name) {
     case 'measured-out': {
@@ -160,11 +164,17 @@ export function amountOf(name: AmountName, input: AmountInput): StepAmount | nul
     }
     case 'redose': {
       if (!measuredOut) return null
-      const isFull = chosenOption(procedure, start, 'redose') === 'full'
+      const { unit, amount } = measuredOut
+      if (chosenOption(procedure, start, 'redose') === 'full')
+        return { value: amount, unit: countedUnit(unit, amount), words: 'in full' }
+      // It was measured out for a half: what was really changed decides, never over it.
+      const changedL = totals.get('changedL')
+      const isHalf = changedL === undefined || netL === null
+      const value = isHalf ? amount : flooredTo(measuredOut.step, (amount * changedL) / (netL * HALF))
       return {
-        value: measuredOut.amount,
-        unit: countedUnit(measuredOut.unit, measuredOut.amount),
-        words: isFull ? 'in full' : 'for the replaced half',
+        value,
+        unit: countedUnit(unit, value),
+        words: isHalf ? 'for the replaced half' : `for the ${figures(changedL, 3)} L that were changed`,
       }
     }
     case 'session-cap': {

@@ -115,6 +115,7 @@ export function measureOut(
       amount: Number(dose.amount.toPrecision(8)),
       unit: product.unit,
       massMg: Number((dose.amount * product.mgPerUnit).toPrecision(8)),
+      ...(product.measure && { step: product.measure.step }),
     }
   }
   const bath = plannedFor(procedure, start, product)

@@ -105,7 +105,9 @@ export function bathOf(
     tankId: start.tankId,
     animalIds: [...(start.animalIds ?? [])],
     ...(isDip && { partIds: [...start.partIds!] }),
-    ...(start.measuredOut ?? { ingredient: 'fw-dip', amount: litres * ML_PER_L, unit: 'mL' as const }),
+    ...(start.measuredOut
+      ? withoutStep(start.measuredOut)
+      : { ingredient: 'fw-dip', amount: litres * ML_PER_L, unit: 'mL' as const }),
     litres,
     water: isDip ? 'tank' : 'new',
     minutes,
@@ -115,6 +117,23 @@ export function bathOf(
 }
 
 const ML_PER_L = 1000
+
+/** What was measured out, without the step of its tool. */
+function withoutStep({
+  ingredient,
+  productId,
+  amount,
+  unit,
+  massMg,
+}: NonNullable<BenchStart['measuredOut']>): Omit<NonNullable<BenchStart['measuredOut']>, 'step'> {
+  return {
+    ingredient,
+    ...(productId !== undefined && { productId }),
+    amount,
+    unit,
+    ...(massMg !== undefined && { massMg }),
+  }
+}
 
 /** The moves of a run's animals into the tank that was named. */
 export const movesOf = (journal: Journal, start: Draft, animalIds: readonly string[], happened: string): Content[] =>

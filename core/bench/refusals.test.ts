@@ -1,4 +1,6 @@
 import { DEFAULT_SETTINGS } from '../household/settings.ts'
+import { sessionCap, tierOf } from '../courses/amounts/planned-session.ts'
+import type { BenchStart } from './occasions.ts'
 import { amountOf, sessionLimit } from './amounts.ts'
 import { amountInput, doneTooRecently, missingFigures, overLimit, recordsOf, refusalOf, spentOf } from './refusals.ts'
 import { now, part, session } from './testing.ts'
@@ -174,12 +176,54 @@ describe('amounts', () => {
     expect(amountOf('tier-change', input('peroxide-spot', changed, 100, [['ml', 2]]))).toBeNull()
     expect(amountOf('tier-change', input('peroxide-spot', {}, 100, [['ml', 2.6]]))).toBeNull()
   })
+  test('the session’s cap is the card’s, by the bottle and its syringe, never up; a stronger bottle is diluted first', () => {
+    const capOf = (bottle: NonNullable<BenchStart['bottle']> | undefined, netL: number) => {
+      const { most, words } = sessionLimit('peroxide-by-tier', input('peroxide-spot', bottle && { bottle }, netL))
+      const card = sessionCap(
+        tierOf('animals-in'),
+        netL,
+        bottle
+          ? {
+              id: 'p',
+              unit: 'mL',
+              mgPerUnit: bottle.mgPerMl,
+              measure: bottle.step === undefined ? null : { tool: 'syringe', step: bottle.step },
+            }
+          : null,
+      )
+      return { most, words, card: card.amount }
+    }
+    const three = { name: 'peroxide', mgPerMl: 30, step: 0.5 }
+    expect(capOf(three, 400)).toMatchObject({ most: 10.5, card: 10.5 })
+    expect(capOf({ ...three, step: 0.1 }, 44)).toMatchObject({ most: 1.1, card: 1.1 })
+    expect(capOf({ name: 'peroxide', mgPerMl: 30 }, 400)).toMatchObject({ most: 10, card: 10 })
+    expect(capOf({ name: 'strong', mgPerMl: 61, step: 0.1 }, 100)).toMatchObject({
+      most: 2.6,
+      card: 1.2,
+      words: expect.stringMatching(/1.2 mL of strong diluted to it/) as string,
+    })
+    expect(capOf(undefined, 100)).toMatchObject({ most: 2.6, card: null })
+  })
   test('a redose is the replaced half, or all of it', () => {
     const measuredOut = { ingredient: 'fenbendazole', amount: 0.25, unit: 'g' as const, massMg: 55 }
     const redose = (option: string) =>
       amountOf('redose', input('planaria-half-change', { measuredOut, choices: [{ id: 'redose', option }] }))
     expect(redose('replaced')).toMatchObject({ value: 0.25, words: 'for the replaced half' })
     expect(redose('full')).toMatchObject({ value: 0.25, words: 'in full' })
+    // A third changed instead of a half, 0.1667 g: down to the scale's step.
+    const changed = (litres: number, option = 'replaced') =>
+      amountOf(
+        'redose',
+        input(
+          'planaria-half-change',
+          { measuredOut: { ...measuredOut, step: 0.01 }, choices: [{ id: 'redose', option }] },
+          54,
+          [['changedL', litres]],
+        ),
+      )
+    expect(changed(18)).toMatchObject({ value: 0.16, words: 'for the 18 L that were changed' })
+    expect(changed(27)).toMatchObject({ value: 0.25 })
+    expect(changed(18, 'full')).toMatchObject({ value: 0.25, words: 'in full' })
     expect(amountOf('half-change', input('planaria-half-change', {}, 54))).toMatchObject({ value: 27, unit: 'L' })
   })
 })

@@ -213,7 +213,7 @@ describe('the Dose screen keeps to the handbook', () => {
     } as const
     expect(
       answerFor('dose', { volumeL: '100', target: '2000', product: 's' }, [salt])
-        .lines.map(({ value }) => String(value))
+        .lines.map(({ value }) => JSON.stringify(value))
         .join(' '),
     ).toMatch(/g\/L: (under|in range|over)/)
   })

@@ -1,4 +1,5 @@
 import { chromium, type Page } from '@playwright/test'
+import { logLine } from '../../e2e/support/app.ts'
 import { CHROMIUM_FLAGS, JOURNEY_BROWSER, sampleChosen } from '../../e2e/support/place.ts'
 import { RandomStream } from '../../core/numbers/random.ts'
 import { answerAsked, FORMS, fillForm, ORIGIN, startServer, storedEntries } from './page.ts'
@@ -24,7 +25,16 @@ async function press(page: Page, tally: Tally, form: string, random: RandomStrea
   await page.goto(`${ORIGIN}/?tank=${TANKS[tally.tries % TANKS.length]!}&form=${form}`)
   const panel = page.getByRole('complementary')
   const submit = panel.locator('button[type="submit"]')
-  await submit.waitFor({ timeout: 15_000 })
+  // A tank whose animals have all gone has no form to move or mourn them.
+  const hasForm = await submit.waitFor({ timeout: 15_000 }).then(
+    () => true,
+    () => false,
+  )
+  if (!hasForm) {
+    await logLine(page).waitFor()
+    tally.asked++
+    return
+  }
   await fillForm(page, random)
   for (let round = 0; round < ROUNDS; round++) {
     await answerAsked(page)

@@ -95,7 +95,8 @@ export async function answerAsked(page: Page): Promise<void> {
     await why.fill('seen and decided')
   for (const yes of await panel.getByRole('radio', { name: 'Yes', exact: true }).all())
     await yes.check({ timeout: 1000 }).catch(() => undefined)
-  for (const tick of await panel.getByRole('checkbox', { name: 'I have read this' }).all()) await tick.check()
+  for (const tick of await panel.getByRole('checkbox', { name: 'I have read this' }).all())
+    await tick.check({ timeout: 1000 }).catch(() => undefined)
 }
 
 /** What fits a field by its label; a figure that would alarm is left out. */

@@ -1,3 +1,4 @@
+import { COPPER_HALF_LIFE } from '../../catalogue/treatments/decay.data.ts'
 import type { Step } from '../../catalogue/courses/definitions.ts'
 import { procedureById } from '../../catalogue/procedures/procedures.ts'
 import { doseById } from '../../catalogue/treatments/treatments.ts'
@@ -5,10 +6,13 @@ import { productById, type ShelfProduct } from '../../household/shelf.ts'
 import type { Journal } from '../../journal/journal.ts'
 import type { Course } from '../course.ts'
 import type { DoseTrack } from '../tracks/doses.ts'
+import { drugStillNeeded } from './drug-still-needed.ts'
 import { plannedBath } from './planned-bath.ts'
 import { USUAL_MEAL_G } from './planned-food.ts'
 import { sessionCap, tierOf } from './planned-session.ts'
 import { SILICATE_CAP_MG_PER_L } from './silicate-loop.ts'
+
+const HOURS_A_DAY = 24
 
 /** A half change takes half of what is in the water with it. */
 const HALF = 0.5
@@ -58,9 +62,6 @@ function planNeed({ definition, options, requiredDays }: Course, product: ShelfP
   }, 0)
 }
 
-/** Water changes before a course are taken as a fifth of the water a week (EA). */
-const WEEKLY_SHARE = 0.2
-
 /**
  * What a course needs from the shelf in all: its drug up to the dose and what water changes take out of it, its baths, its sessions.
  * @param volumeL net litres of the tank
@@ -82,7 +83,14 @@ export function shelfNeeds(journal: Journal, course: Course, volumeL: number, tu
   const { dose, definition } = course
   const drug = dose
     ? need(course.products[dose.id] ?? course.productId ?? undefined, ({ mgPerUnit }) => ({
-        needed: (dose.target * volumeL * (1 + (WEEKLY_SHARE * course.requiredDays) / 7)) / mgPerUnit,
+        needed: drugStillNeeded({
+          targetMgPerL: dose.target,
+          volumeL,
+          levelMgPerL: 0,
+          hours: course.requiredDays * HOURS_A_DAY,
+          mgPerUnit,
+          halfLifeHours: COPPER_HALF_LIFE[dose.agent]?.medianHours ?? null,
+        }),
       }))
     : []
   const rest = definition.products.flatMap(({ dose: key }) => {

@@ -83,11 +83,11 @@ describe('the shelf check', () => {
     const plan = it.plan(2, '09:00')
     return shelfCheck(it.journal, plan, null, it.settings.clock.dayOf(it.ms(20, '12:00')))!
   }
-  test('counts what water changes will take out: a fifth a week where none was made yet', () => {
-    // 14 days less what is proven, 2.25 mg/L × 60 L × 20 % a week, of a bottle of 10 mg/mL: about 5.4 mL.
+  test('counts what water changes will take out, a fifth a week where none was made yet, and what decays', () => {
+    // 14 days less what is proven, 2.25 mg/L × 60 L × 20 % a week, of a bottle of 10 mg/mL: about 5.4 mL; by a half-life of 720 h about 4.4 mL.
     const { needed } = checkOf(100)
-    expect(needed).toBeGreaterThan(4.5)
-    expect(needed).toBeLessThan(5.6)
+    expect(needed).toBeGreaterThan(9)
+    expect(needed).toBeLessThan(10)
   })
   test('too little, and a last day before the end, are told', () => {
     expect(checkOf(100)).toMatchObject({ enough: true, expires: false })

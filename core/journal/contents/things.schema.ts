@@ -90,6 +90,7 @@ export const BenchStart = content(
           amount: positive(),
           unit: oneOf(['mL', 'g', 'pack', 'drop'] as const),
           massMg: opt(positive('of what the product’s strength is counted in')),
+          step: opt(positive('the least that its tool measures, in the unit')),
         },
         'for the tub or the tank',
       ),
