@@ -1,4 +1,4 @@
-import { assumedBag, assumedContainer, assumedFloat, excretionFrom } from './assumed.ts'
+import { assumedBag, assumedContainer, assumedFloat, excretionFrom, sharedPsu } from './assumed.ts'
 
 describe('what is assumed of a bag nobody measured', () => {
   test('scene S2: two days on the way are pH 6.6 and 6 mg/L beside a fish', () => {
@@ -30,10 +30,20 @@ test('a container is assumed that holds the bag, after a pour-off too', () => {
 })
 
 test('bigger bags float longer, a quarter of an hour to half', () => {
-  expect([0.5, 1, 2, 2.5, 6].map(assumedFloat)).toEqual([15, 15, 20, 20, 30])
+  expect([0.5, 1, 2, 2.5, 6].map((bagL) => assumedFloat(bagL))).toEqual([15, 15, 20, 20, 30])
 })
 
 test('what it gives off an hour follows from what has gathered; of an unknown way nothing is made up', () => {
   expect(excretionFrom(6, 1.2, 48)).toBeCloseTo(0.15, 9)
   expect(excretionFrom(6, 1.2, 0)).toBe(0)
+})
+
+test('what is dangerous in the sealed bag floats five minutes, however big', () =>
+  expect([0.5, 6].map((bagL) => assumedFloat(bagL, true))).toEqual([5, 5]))
+
+test('one seller’s bags share one salinity: what was announced, else by who is in the box', () => {
+  expect(sharedPsu(['coral', 'fish'], [undefined, undefined])).toBe(30)
+  expect(sharedPsu(['coral', 'invertebrate'], [undefined, undefined])).toBe(34)
+  expect(sharedPsu(['fish', 'coral'], [undefined, 33])).toBe(33)
+  expect(sharedPsu([], [])).toBe(30)
 })

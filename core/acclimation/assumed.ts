@@ -64,8 +64,25 @@ export function assumedContainer(bagL: number): { capacityL: number; leaveL: num
   return { capacityL, leaveL: Math.max(bagL, capacityL / 2) }
 }
 
-/** Minutes afloat: 15 to 30, bigger bags longer (acclimation.md 2). */
-export const assumedFloat = (bagL: number): number => (bagL <= 1 ? 15 : bagL <= 2.5 ? 20 : 30)
+/** Afloat where the sealed bag is dangerous already, minutes (EA): long enough to take off the worst of the cold. */
+const SHORT_FLOAT = 5
+
+/**
+ * Minutes afloat: 15 to 30, bigger bags longer (acclimation.md 2); less where free ammonia is over the limit in the sealed bag already.
+ * @param isDangerous whether it is
+ */
+export const assumedFloat = (bagL: number, isDangerous = false): number =>
+  isDangerous ? SHORT_FLOAT : bagL <= 1 ? 15 : bagL <= 2.5 ? 20 : 30
+
+/**
+ * The salinity that one seller's bags are taken to have, psu: a box has one, whoever is in it.
+ * @param kinds of the animals in the box
+ * @param told  what the seller announced for some of them, psu
+ * @example
+ * sharedPsu(['coral', 'fish'], [undefined, 31]) // 31
+ */
+export const sharedPsu = (kinds: readonly AnimalKind[], told: readonly (number | undefined)[]): number =>
+  told.find((psu) => psu !== undefined) ?? SELLER_PSU[kinds.includes('fish') ? 'fish' : (kinds[0] ?? 'fish')]
 
 /**
  * What an animal gives off, mg of ammonia N an hour, by what gathered in its bag on the way; nothing where that is not

@@ -47,7 +47,7 @@ function tooQuick(trials: readonly Trial[], limits: Limits, apart: number, units
 export function whyNot(
   trials: readonly Trial[],
   limits: Limits,
-  { bag, tank }: Pick<Setting, 'bag' | 'tank'>,
+  { bag, tank, float }: Pick<Setting, 'bag' | 'tank' | 'float'>,
   units: WordUnits = METRIC_WORDS,
 ): string[] {
   const inTime = trials.filter(({ readyAt }) => readyAt !== null)
@@ -59,11 +59,18 @@ export function whyNot(
     ...(paced.length === 0 ? [tooQuick(trials, limits, apart, units)] : []),
     ...(keepsAmmonia(mildest, limits)
       ? []
-      : [
-          `opened, the gas leaves, pH rises, and free ammonia reaches ${freeWords(mildest.peakFree)} by minute ${mildest.peakFreeAt}; the limit is ${freeWords(limits.maxFreeAmmoniaMgPerL)}`,
-        ]),
+      : [`${ammoniaWords(mildest, float.minutes)}; the limit is ${freeWords(limits.maxFreeAmmoniaMgPerL)}`]),
   ]
 }
+
+/** When and why free ammonia is highest: a sealed bag loses no gas, and warms; an opened one loses its gas. */
+const ammoniaWords = (
+  { peakFree, peakFreeAt }: Pick<Trial, 'peakFree' | 'peakFreeAt'>,
+  floatMinutes: number,
+): string =>
+  peakFreeAt <= floatMinutes
+    ? `in the sealed bag free ammonia is ${freeWords(peakFree)} at minute ${peakFreeAt} of the float already: keep the float short`
+    : `opened, the gas leaves, pH rises, and free ammonia reaches ${freeWords(peakFree)} by minute ${peakFreeAt}`
 
 /**
  * The gentlest way to bring an animal from its bag to the tank: every drip and scoop that is tried is simulated and judged by

@@ -2,7 +2,7 @@ import fc from 'fast-check'
 import { limitsFor } from './limits.ts'
 import type { Setting } from './simulate.ts'
 import { candidates, judge, keepsAll, offBy, tryOut } from './trials.ts'
-import { compareWays, waited, type Question, type Way } from './ways.ts'
+import { compareRatios, compareWays, waited, type Question, type Way } from './ways.ts'
 import { beyondWords } from './words.ts'
 
 const SEA = { temperatureC: 25, salinityPsu: 35, pH: 8.1, alkalinityDkh: 8.4 }
@@ -107,8 +107,47 @@ describe('the ways side by side', () => {
     expect(advised).toBeNull()
     expect(ways.every(({ broken }) => broken.length > 0)).toBe(true)
     expect(reasons.at(-1)).toMatch(/every way left breaks a limit/)
-    const counts = ways.map(({ broken }) => broken.length)
-    expect(counts).toEqual([...counts].sort((a, b) => a - b))
+    const worst = ways.map(({ ratios }) => Math.max(...ratios))
+    expect(worst).toEqual([...worst].sort((a, b) => a - b))
+  })
+
+  test('a drip that waits a little with little ammonia stands before a jump of nine times the salinity it bears', () => {
+    // A sea star between 33 and 35 psu: 8 psu an hour at once where it bears 1; the drip takes longer than it may wait.
+    const asked = question(
+      { bag: { ...setting.bag, salinityPsu: 31, tanMgPerL: 0.05, pH: 7.9 } },
+      { tankCanBeMatched: false },
+      'star-urchin',
+    )
+    const { advised, ways } = compareWays({ ...asked, limits: { ...asked.limits, maxMinutes: 120 } })
+    expect(advised).toBeNull()
+    const atOnce = ways.find(({ kind }) => kind === 'at-once')!
+    const drip = ways.find(({ kind }) => kind === 'drip')!
+    expect(Math.max(...atOnce.ratios)).toBeGreaterThan(9)
+    expect(drip.broken.length).toBeGreaterThanOrEqual(atOnce.broken.length)
+    expect(ways.at(-1)!.kind).toBe('at-once')
+    expect(ways[0]!.kind).not.toBe('at-once')
+  })
+
+  test('of two equally far from a limit, or both within, ammonia decides, then salinity, temperature, hardness, waiting', () => {
+    const of = (...ratios: number[]) => ({ ratios })
+    expect(compareRatios(of(0, 9, 0, 0, 0.2), of(0.3, 1, 0, 0, 1.3))).toBeGreaterThan(0)
+    expect(compareRatios(of(0.9, 0.1, 0, 0, 0.1), of(0.2, 0.9, 0, 0, 0.9))).toBeGreaterThan(0)
+    expect(compareRatios(of(0.2, 0.9, 0, 0, 0.1), of(0.2, 0.4, 0, 0, 0.9))).toBeGreaterThan(0)
+    expect(compareRatios(of(0.2, 0.4, 0, 0, 0.9), of(0.2, 0.4, 0, 0, 0.5))).toBeGreaterThan(0)
+    expect(compareRatios(of(2, 0, 0, 0, 0.1), of(0, 2, 0, 0, 0.1))).toBeGreaterThan(0)
+    expect(compareRatios(of(1, 1, 0, 0, 1), of(1, 1, 0, 0, 1))).toBe(0)
+  })
+
+  test('a sealed bag loses no gas: what is dangerous in it is said to be so before it is opened', () => {
+    // High pH from the start: free ammonia is highest as it warms, and only mixing brings it down.
+    const asked = question(
+      { bag: { ...setting.bag, salinityPsu: 33.5, pH: 8.3, tanMgPerL: 3, temperatureC: 20 } },
+      { tankCanBeMatched: false },
+    )
+    const { ways, reasons } = compareWays(asked)
+    const words = [...reasons, ...ways.flatMap(({ broken }) => broken.map((one) => one.words))].join('; ')
+    expect(words).toMatch(/in the sealed bag/)
+    expect(words).not.toMatch(/the gas leaves/)
   })
 
   test('where only the cold room is in the way, that is said, and what would do if it were kept warm', () => {

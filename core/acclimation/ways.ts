@@ -49,6 +49,8 @@ export interface Way {
   peakFree: number
   peakFreeAt: number
   broken: Broken[]
+  /** How near it comes to each limit, 1 at the limit: free ammonia, pace of salinity, temperature, hardness, waiting. */
+  ratios: readonly number[]
 }
 
 /** Everything that decides how an animal goes from a bag to a tank. */
@@ -97,7 +99,9 @@ function brokenBy(trial: Omit<Trial, 'method'>, moveAt: number, { limits, units,
   if (!keepsAmmonia(trial as Trial, limits))
     add(
       'free-ammonia',
-      `free ammonia rises to ${freeWords(trial.peakFree)}, highest ${minutesWords(Math.max(0, trial.peakFreeAt - setting.float.minutes))} after opening; the limit is ${freeWords(limits.maxFreeAmmoniaMgPerL)}`,
+      trial.peakFreeAt <= setting.float.minutes
+        ? `free ammonia is ${freeWords(trial.peakFree)} in the sealed bag already; the limit is ${freeWords(limits.maxFreeAmmoniaMgPerL)}`
+        : `free ammonia rises to ${freeWords(trial.peakFree)}, highest ${minutesWords(trial.peakFreeAt - setting.float.minutes)} after opening; the limit is ${freeWords(limits.maxFreeAmmoniaMgPerL)}`,
     )
   if (trial.readyAt === null)
     for (const { what, by, within } of trial.off)
@@ -112,6 +116,34 @@ function brokenBy(trial: Omit<Trial, 'method'>, moveAt: number, { limits, units,
   if (moveAt > limits.maxMinutes)
     add('time', `takes ${minutesWords(moveAt)}; it may wait ${minutesWords(limits.maxMinutes)}`)
   return broken
+}
+
+/** How near a way comes to each limit; what is still off when it goes across counts as the jump that it is. */
+function ratiosOf(trial: Omit<Trial, 'method'>, moveAt: number, { limits }: Question): number[] {
+  const off = (what: Off['what']) => trial.off.find((one) => one.what === what)
+  const share = (one: Off | undefined) => (one ? Math.abs(one.by) / Math.max(one.within, LEAST_LIMIT) : 0)
+  const jump = paceOf(off('salinity')?.by ?? 0)
+  return [
+    trial.peakFree / Math.max(limits.maxFreeAmmoniaMgPerL, LEAST_LIMIT),
+    mindsSalinity(limits) ? Math.max(trial.peakPsuPerHour, jump) / limits.maxPsuPerHour : 0,
+    share(off('temperature')),
+    share(off('hardness')),
+    moveAt / limits.maxMinutes,
+  ]
+}
+const LEAST_LIMIT = 1e-6
+
+/**
+ * Which of two ways is the better: the one whose worst ratio to a limit is smaller. Of two that are equally near, or both within all limits, free
+ * ammonia decides, then salinity, temperature, hardness, waiting.
+ */
+export function compareRatios(a: Pick<Way, 'ratios'>, b: Pick<Way, 'ratios'>): number {
+  const worst = ({ ratios }: Pick<Way, 'ratios'>) => Math.max(1 + LEAST_LIMIT, ...ratios)
+  const byWorst = worst(a) - worst(b)
+  if (Math.abs(byWorst) > LEAST_LIMIT) return byWorst
+  for (const [i, ratio] of a.ratios.entries())
+    if (Math.abs(ratio - b.ratios[i]!) > LEAST_LIMIT) return ratio - b.ratios[i]!
+  return 0
 }
 
 /**
@@ -147,6 +179,7 @@ function mixingWay(question: Question, method: AcclimationMethod): Way {
     peakFree: trial.peakFree,
     peakFreeAt: trial.peakFreeAt,
     broken: brokenBy(trial, moveAt, question),
+    ratios: ratiosOf(trial, moveAt, question),
   }
 }
 
@@ -179,6 +212,7 @@ function crossingWay(question: Question, kind: 'match-and-release' | 'at-once'):
     peakFree: trial.peakFree,
     peakFreeAt: trial.peakFreeAt,
     broken: brokenBy(trial, moveAt, question),
+    ratios: ratiosOf(trial, moveAt, question),
   }
 }
 
@@ -260,7 +294,7 @@ export function compareWays(question: Question): Comparison {
   })
   if (tankCanBeMatched) ways.push(crossingWay(question, 'match-and-release'))
   ways.push(crossingWay(question, 'at-once'))
-  ways.sort((a, b) => Number(b.kind === advised) - Number(a.kind === advised) || a.broken.length - b.broken.length)
+  ways.sort((a, b) => Number(b.kind === advised) - Number(a.kind === advised) || compareRatios(a, b))
   return { advised, ways, reasons: reasonsFor(best, trials, question), keptWarm: best ? null : keptWarm(question) }
 }
 

@@ -167,7 +167,13 @@ describe('plan the way', () => {
     await user.type(within(bag()).getByLabelText('Water round it'), '1.2')
     expect(await advice()).toHaveTextContent('Advised: ')
     expect(screen.getByText(/The bag’s salinity is assumed, and it decides more/)).toBeInTheDocument()
+    // Nobody has measured it: what comes first, and what would be chosen for three bags.
+    const before = screen.getByRole('region', { name: 'Before it is measured' })
+    expect(before).toHaveTextContent(/Float, open, measure, then choose/)
+    for (const psu of ['26 psu', '30 psu', '34 psu']) expect(within(before).getByText(psu)).toBeInTheDocument()
+    await waitFor(() => expect(before).not.toHaveTextContent('working it out'), { timeout: 15_000 })
     await user.type(within(bag()).getByLabelText('Salinity'), '31.6')
+    await waitFor(() => expect(screen.queryByText(/Float, open, measure/)).not.toBeInTheDocument())
     await waitFor(() => expect(screen.queryByText(/The bag’s salinity is assumed/)).not.toBeInTheDocument())
   })
 

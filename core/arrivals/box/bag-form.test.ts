@@ -54,6 +54,25 @@ describe('the form of a plan', () => {
     expect(assumed).toMatchObject({ 'orchid.salinityPsu': '26' })
   })
 
+  test('bags of one seller share one assumption: what was measured in one of them holds for the others', () => {
+    const animals = [
+      { id: 'orchid', name: 'Orchid', group: 'dottyback-basslet' },
+      { id: 'zoa', name: 'Zoa', group: 'coral-soft' },
+    ]
+    const both = { ...litres, 'zoa.litres': '0.5' }
+    const psuOf = (values: Record<string, string>) =>
+      readBagForm(values, context({ animals })).question!.animals.map(({ bag }) => bag.salinityPsu)
+    expect(psuOf(both)).toEqual([30, 30])
+    expect(psuOf({ ...both, 'zoa.salinityPsu': '33.2' })).toEqual([33.2, 33.2])
+  })
+
+  test('free ammonia over the limit in the sealed bag shortens the float, unless one is typed', () => {
+    const dangerous = { ...litres, 'orchid.pH': '8.2', 'orchid.tanMgPerL': '3' }
+    expect(readBagForm(dangerous, context()).question!.float.minutes).toBe(5)
+    expect(readBagForm({ ...dangerous, float: '15' }, context()).question!.float.minutes).toBe(15)
+    expect(readBagForm({ ...dangerous, 'orchid.pH': '6.5' }, context()).question!.float.minutes).toBe(20)
+  })
+
   test('without hours or litres there is no plan, and it says which is needed', () => {
     expect(readBagForm({}, context({ hours: null }))).toMatchObject({
       question: null,

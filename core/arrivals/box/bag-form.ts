@@ -1,4 +1,5 @@
-import { assumedBag, assumedContainer, assumedFloat, ASSUMED_ROOM_C } from '../../acclimation/assumed.ts'
+import { freeAmmonia } from '../../ammonia/ammonia.ts'
+import { assumedBag, assumedContainer, assumedFloat, ASSUMED_ROOM_C, sharedPsu } from '../../acclimation/assumed.ts'
 import { limitsFor } from '../../acclimation/limits.ts'
 import type { BoxQuestion } from '../../acclimation/together.ts'
 import type { Limits } from '../../acclimation/trials.ts'
@@ -108,13 +109,26 @@ export function readBagForm(values: Values, context: BagContext): BagReading {
         : water[id].value,
     ]),
   ) as Record<WaterFigure, number | undefined>
+  // Bags of one seller share one assumption: what was measured in one of them, what was announced, else by who is in the box.
+  const measuredPsu = animals
+    .map(({ id }) => bagField(id, 'salinityPsu'))
+    .filter(isTyped)
+    .map((id) => readFigure(reading, id, 'salinityPsu', units))
+    .find((psu) => psu !== undefined)
+  const boxPsu =
+    measuredPsu ??
+    sharedPsu(
+      animals.map(({ group }) => animalGroupById(group)?.kind ?? 'fish'),
+      animals.map(({ sellerPsu }) => sellerPsu),
+    )
   const bags = animals.map(({ id, group, sellerPsu }) => {
     const known = animalGroupById(group)
     const taken: Record<WaterFigure, number> = from
       ? (Object.fromEntries(BAG_FIGURES.map((one) => [one, from.water[one].value])) as Record<WaterFigure, number>)
       : {
           ...assumedBag(hours ?? 0, known?.kind ?? 'fish', tank.water),
-          ...(sellerPsu !== undefined && { salinityPsu: sellerPsu }),
+          ...(tank.water === 'marine' && { salinityPsu: sellerPsu ?? boxPsu }),
+          ...(tank.water === 'freshwater' && sellerPsu !== undefined && { salinityPsu: sellerPsu }),
         }
     return Object.fromEntries(BAG_FIGURES.map((one) => [one, figure(bagField(id, one), one, taken[one])])) as Record<
       WaterFigure,
@@ -138,7 +152,21 @@ export function readBagForm(values: Values, context: BagContext): BagReading {
     keptWarm && tankWater.temperatureC !== undefined
       ? tankWater.temperatureC
       : figure('room', 'temperatureC', ASSUMED_ROOM_C)
-  const float = orAssumed('float', from ? 0 : assumedFloat(total), String(from ? 0 : assumedFloat(total)), () =>
+  // What is dangerous in the sealed bag is not kept waiting in it, and the warmer it gets the worse.
+  const isDangerous = bags.some((bag, i) => {
+    const { tanMgPerL, pH, salinityPsu } = bag
+    if (tanMgPerL === undefined || pH === undefined || salinityPsu === undefined) return false
+    const free = freeAmmonia({
+      tanMgPerL,
+      pH,
+      salinityPsu,
+      temperatureC: Math.max(bag.temperatureC ?? 0, tankWater.temperatureC ?? 0),
+    })
+    const most = limitsFor(animals[i]!.group, salinityPsu, tankWater.salinityPsu ?? salinityPsu)?.limits
+    return free.ok && most !== undefined && free.value.freeMgPerL > most.maxFreeAmmoniaMgPerL
+  })
+  const afloat = from ? 0 : assumedFloat(total, isDangerous)
+  const float = orAssumed('float', afloat, String(afloat), () =>
     reading.number('float', { least: 0, most: 120, rather: 'minutes afloat; 15 to 30 are usual' }),
   )
   const limits = new Map<string, Limits>()

@@ -248,6 +248,12 @@ describe('what the newcomer would do to others, and the water to it', () => {
       words: expect.stringMatching(/this is 4.0 times that/),
       mend: 'elsewhere',
     })
+    // The table's 5 and 10 cm are 2 and 4 in: a fish of just that belongs to the row.
+    it.expects('orchid', { count: 1, sizeCm: 5.08 })
+    const small = asked(it)['stocking']!
+    it.expects('orchid', { count: 3, sizeCm: 5 })
+    it.expects('orchid', { count: 3, sizeCm: 5.08 })
+    expect([small.state, asked(it)['stocking']!.state]).toEqual(['ok', 'ok'])
     sideIs(it, 'tub', 42)
     it.expects('orchid', { name: 'Rex', count: 1, sizeCm: 13 })
     expect(asked(it)['stocking']!.words).toBe('42 L carries no fish over 10 cm: a larger tank for Rex.')

@@ -12,6 +12,7 @@ import { momentBeside } from '../../time/words.ts'
 import { MS_PER_DAY, MS_PER_HOUR } from '../../time/zone.ts'
 import { eveningBefore, kindOf, type Asking, type Preparation, type PreparationDraft } from '../asking.ts'
 import { boxesOf, type Box } from './boxes.ts'
+import { CM_PER_INCH } from '../../units/units.ts'
 import { restarts } from '../run/restarts.ts'
 import { PREPARATION_TICKS, tickId } from '../run/ticks.ts'
 import { air, copper, cycled, heater, salinity, tests } from '../run/water-checks.ts'
@@ -23,6 +24,10 @@ const NEAR_MS = 12 * MS_PER_HOUR
 /** The table rounds ten gallons, 37.9 L, to 40: so much smaller still counts as the row. */
 const TEN_GALLONS = 1.06
 
+/** The table's 5 and 10 cm are 2 and 4 in: a fish of just that still belongs to the row. */
+const SMALL_CM = 2 * CM_PER_INCH
+const MEDIUM_CM = 4 * CM_PER_INCH
+
 /** How many fish the tank carries by the handbook's table, against who is there and who comes. */
 function stocking({ journal, tank, animals, settings }: Asking): PreparationDraft | null {
   const coming = animals.filter((animal) => kindOf(animal) === 'fish')
@@ -32,7 +37,7 @@ function stocking({ journal, tank, animals, settings }: Asking): PreparationDraf
   const title = 'Room for it'
   // Without a size a fish counts as middling.
   const carried = ({ sizeCm = 8 }: { sizeCm?: number }) =>
-    (row && (sizeCm <= 5 ? row.small : sizeCm <= 10 ? row.medium : row.large)) ?? 0
+    (row && (sizeCm <= SMALL_CM ? row.small : sizeCm <= MEDIUM_CM ? row.medium : row.large)) ?? 0
   const room = (animal: { sizeCm?: number }) => 1 / carried(animal)
   const load =
     coming.reduce((sum, animal) => sum + animal.count * room(animal), 0) +

@@ -6,6 +6,7 @@ import { momentBeside } from '../../../../core/time/words.ts'
 import { thisInstant, useNow } from '../../../frame/now.tsx'
 import { useKeeping, UnkeptNote } from '../../../journal/keeping.tsx'
 import { useHousehold } from '../../../journal/provider.tsx'
+import { Check as Checked } from 'lucide-react'
 import { Button } from '../../../look/buttons.ts'
 import { Bar, Stack } from '../../../look/text.ts'
 import { changeVolume, parameterValue, quantityText } from '../../../../core/words/quantities.ts'
@@ -18,6 +19,7 @@ export function MatchTank({
   container,
   question,
   unread,
+  isAssumed,
   onSwapped,
   isDone,
   onDone,
@@ -27,6 +29,8 @@ export function MatchTank({
   question: NonNullable<BagReading['question']>
   /** What was swapped since the tank was last measured. */
   unread: { litres: number; at: number } | null
+  /** Whether the bag's salinity is only assumed. */
+  isAssumed: boolean
   onSwapped: () => void
   isDone: boolean
   onDone: (done: boolean) => void
@@ -42,6 +46,13 @@ export function MatchTank({
   const log = async () => {
     if (await keep([swapContent(tank.id, swap!.litres, thisInstant())])) onSwapped()
   }
+  if (isAssumed && tank.role === 'display')
+    return (
+      <Bar $tone="act">
+        {tank.name} is a display: it is not set to a figure that nobody has measured. Float, open and measure the bag
+        first, or choose another way.
+      </Bar>
+    )
   if (tank.water === 'freshwater')
     return (
       <Tick>
@@ -55,10 +66,10 @@ export function MatchTank({
     <Stack $gap={8}>
       {unread && (
         <Bar $tone="soon">
-          {quantityText(changeVolume(unread.litres, settings.units))} were swapped{' '}
-          {momentBeside(unread.at, now, settings.clock)}, and {tank.name} has not been measured since. Measure it after
-          a quarter of an hour of flow. If it stands elsewhere than at {said}, type that as its salinity beside the
-          plan: what is left to swap is worked out again.
+          <Checked size={17} aria-label="done" /> {quantityText(changeVolume(unread.litres, settings.units))} were
+          swapped {momentBeside(unread.at, now, settings.clock)}, and {tank.name} has not been measured since. Measure
+          it after a quarter of an hour of flow. If it stands elsewhere than at {said}, type that as its salinity beside
+          the plan: what is left to swap is worked out again.
         </Bar>
       )}
       {swap && (

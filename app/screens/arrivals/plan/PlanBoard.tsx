@@ -25,6 +25,7 @@ import { MatchTank } from './MatchTank.tsx'
 import { Tick } from './Tick.ts'
 import type { PlanSource } from './plan-source.ts'
 import { useComparison, type Answered } from '../ways/useComparison.ts'
+import { LikelyBags } from '../ways/LikelyBags.tsx'
 import { Ways } from '../ways/Ways.tsx'
 
 const Layout = styled.div`
@@ -225,7 +226,14 @@ function Containers({ source, read, answered: { plan, question }, isBehind, onSt
   }
   const names = (ids: readonly string[]) =>
     listed(ids.map((id) => source.context.animals.find((animal) => animal.id === id)?.name ?? id))
-  const isAssumed = source.context.animals.some(({ id }) => read.guessed.includes(bagField(id, 'salinityPsu')))
+  const unmeasured = useMemo(
+    () =>
+      new Set(
+        source.context.animals.map(({ id }) => id).filter((id) => read.guessed.includes(bagField(id, 'salinityPsu'))),
+      ),
+    [source, read],
+  )
+  const isAssumed = unmeasured.size > 0
   const mustAsk = (broken !== '' && !knows) || (toMatch !== undefined && !isMatched)
   const float = question.float.minutes
   return (
@@ -236,6 +244,9 @@ function Containers({ source, read, answered: { plan, question }, isBehind, onSt
             <div key={words}>{words}</div>
           ))}
         </Bar>
+      )}
+      {isAssumed && tank.water === 'marine' && !source.context.from && (
+        <LikelyBags question={question} unmeasured={unmeasured} names={names} />
       )}
       {chosen.map(({ container, way }) => (
         <Advice
@@ -263,6 +274,7 @@ function Containers({ source, read, answered: { plan, question }, isBehind, onSt
             container={toMatch}
             question={question}
             unread={unread}
+            isAssumed={toMatch.ids.some((id) => unmeasured.has(id))}
             // What was typed of the tank was measured before this swap.
             onSwapped={onSwapped}
             isDone={isMatched}
