@@ -55,7 +55,14 @@ const WAYS: Readonly<Record<string, Way>> = {
     async act(page, random, isBlind) {
       const n = Math.floor(random.next() * 1e6)
       await logLine(page).fill(LINES[Math.floor(random.next() * LINES.length)]!(n))
-      await readBack(page).getByText('keeps:').waitFor({ timeout: SAID_MS })
+      const keeps = await readBack(page)
+        .getByText('keeps:')
+        .waitFor({ timeout: SAID_MS })
+        .then(
+          () => true,
+          () => false,
+        )
+      if (!keeps) return 'asked'
       await logLine(page).press('Enter')
       return by(page, isBlind, random, () => readBack(page).getByText('Kept').waitFor({ timeout: SAID_MS }))
     },
@@ -68,6 +75,7 @@ const WAYS: Readonly<Record<string, Way>> = {
       const submit = submitOf(page)
       await fillForm(page, random)
       await answerAsked(page)
+      if (!(await submit.isEnabled())) return 'asked'
       await submit.click()
       const isGone = () => submit.waitFor({ state: 'detached', timeout: ASKED_MS })
       return by(page, isBlind, random, () =>
@@ -84,6 +92,8 @@ const WAYS: Readonly<Record<string, Way>> = {
     ready: (page) => beginAtHall(page).or(goOn(page)).first().waitFor({ timeout: LOAD_MS }),
     async act(page, random, isBlind) {
       const start = beginAtHall(page)
+      // What the water speaks against, or was done too lately, cannot be begun.
+      if (!(await start.isEnabled())) return 'asked'
       await start.click()
       return by(page, isBlind, random, () => start.waitFor({ state: 'detached', timeout: SAID_MS }))
     },
