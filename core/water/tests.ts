@@ -94,6 +94,9 @@ export function testsOf(journal: Journal, tank: Tank, settings: Settings, now: n
   })
 }
 
+/** Whether the last value of a test lies outside its band: it is never folded away. */
+export const isOutOfBand = ({ state }: Pick<TankTest, 'state'>): boolean => state === 'low' || state === 'high'
+
 /** Tests that are due come first, the late before the others; then as the catalogue has them. */
 export const dueFirst = (a: TankTest, b: TankTest): number =>
   Number(b.due !== null) - Number(a.due !== null) || Number(b.due?.isLate ?? false) - Number(a.due?.isLate ?? false)

@@ -11,6 +11,15 @@ import { testsInTrend, TREND_DAYS, trendOf, type TestPoint } from './points.ts'
 
 /** A difference is real when it beats 1.4 of a kit's errors: outbreaks.md 7, `reading`. */
 const REAL_ERRORS = 1.4
+/** 95 % half-widths to one standard deviation. */
+const TO_SD = 1 / 1.96
+/** From so many tests on they show themselves how far a kit scatters (EA). */
+const LEAST_FOR_SCATTER = 5
+/** A kit never scatters less than this share of what it may be off, and no smaller part of that is a change (EA). */
+const LEAST_SCATTER = 0.25
+const LEAST_CHANGE = 0.5
+/** A trend is carried on for at most so many days after its last test, or as long as it was watched where that is less, but for three days always (EA). */
+const CARRIES_DAYS = { most: 14, least: 3 }
 /** Forecasts further ahead than that nobody believes (EA). */
 export const FORECAST_DAYS = 60
 /** How far a chart draws ahead, as a share of the time it shows (EA). */
@@ -25,12 +34,38 @@ export interface TrendSaid {
   leaves: { at: number; value: number } | null
 }
 
-/** Whether a trend is more than the kit's error over the time of its tests. @param used the tests that it rests on, not empty */
+/** What one test may be off, as its kit says. */
+const errorOf = ({ halfWidth, value }: TestPoint, parameter: Parameter): number =>
+  halfWidth > 0 ? halfWidth : typicalUncertainty(parameter, value)
+
+/**
+ * Whether a trend is more than the error of its series: many tests tell a smaller change than two can. Of three tests, spread evenly, it is the
+ * handbook's 1.4 of a kit's errors.
+ * @param used the tests that it rests on, not empty
+ */
 export function isRealTrend(used: readonly TestPoint[], fit: TrendFit, parameter: Parameter): boolean {
   const last = used.at(-1)!
-  const days = (last.at - used[0]!.at) / MS_PER_DAY
-  const error = last.halfWidth > 0 ? last.halfWidth : typicalUncertainty(parameter, last.value)
-  return Math.abs(fit.slopePerDay) * days > REAL_ERRORS * error
+  const daysOf = ({ at }: TestPoint) => (at - used[0]!.at) / MS_PER_DAY
+  const days = daysOf(last)
+  const error = errorOf(last, parameter)
+  const mean = used.reduce((sum, point) => sum + daysOf(point), 0) / used.length
+  const spread = Math.sqrt(used.reduce((sum, point) => sum + (daysOf(point) - mean) ** 2, 0))
+  const scatter = Math.sqrt(
+    used.reduce((sum, point) => sum + (point.value - fit.valueNow - fit.slopePerDay * (daysOf(point) - days)) ** 2, 0) /
+      Math.max(1, used.length - 2),
+  )
+  const kitSd = error * TO_SD
+  const sd = used.length >= LEAST_FOR_SCATTER ? Math.max(LEAST_SCATTER * kitSd, scatter) : kitSd
+  const change = Math.abs(fit.slopePerDay) * days
+  return change > Math.max((sd / TO_SD) * (days / spread), LEAST_CHANGE * error)
+}
+
+/** Whether the last test is young enough for the trend to be carried on from it. @param used not empty */
+export function isTrendYoung(used: readonly TestPoint[], now: number): boolean {
+  const last = used.at(-1)!
+  const watched = (last.at - used[0]!.at) / MS_PER_DAY
+  const { least, most } = CARRIES_DAYS
+  return (now - last.at) / MS_PER_DAY <= Math.min(most, Math.max(least, watched))
 }
 
 /** The change of a day in the household's unit. */
@@ -70,7 +105,13 @@ export function sayTrend(
       leaves: null,
     }
   const days = (last.at - since[0]!.at) / MS_PER_DAY
-  const error = last.halfWidth > 0 ? last.halfWidth : typicalUncertainty(parameter, last.value)
+  const error = errorOf(last, parameter)
+  if (!isTrendYoung(since, now))
+    return {
+      fit: null,
+      words: `${say(last.value)} ${dayBeside(clock.dayOf(last.at), today)}: too long ago to carry its trend on. Test again.`,
+      leaves: null,
+    }
   if (!isRealTrend(since, fit, parameter)) {
     const values = since.map(({ value }) => value)
     const level = median(values)

@@ -8,6 +8,7 @@ import { zoneClock } from '../time/zone.ts'
 import { MOST_DRAWN, meanOfRepeats, testPoints, thinned, trendOf, type TestPoint } from './points.ts'
 import { chartCsv, seriesOf } from './series.ts'
 import { bandState, dueFirst, testedIn, testsOf } from './tests.ts'
+import { reachedAt } from './forecast.ts'
 import { forecastOf, sayTrend } from './trend-words.ts'
 import { thinnedEvents, waterEvents } from './water-events.ts'
 import { ms, on, reef } from './testing.ts'
@@ -102,6 +103,38 @@ describe('a trend in words', () => {
     const said = say(...[0, 10, 20].map((day) => reading(day, 'alk-kh', 8.5 - 0.01 * day, 0.5)))
     expect(said.words).toBe('Steady near 8.4 dKH over 20 days, within what the kit can tell.')
     expect(forecastOf([], said.fit, ms(20), 10).map(({ value }) => value)).toEqual([8.4, 8.4, 8.4])
+  })
+  test('nine tests from 0.07 down to 0.02 are a fall, though each kit may be off by 0.04', () => {
+    const tests = [0.07, 0.062, 0.058, 0.05, 0.046, 0.038, 0.033, 0.025, 0.02].map((value, i): TestPoint => ({
+      at: ms(2 * i),
+      value,
+      halfWidth: 0.04,
+      count: 1,
+      isByLab: false,
+      isSuspect: false,
+    }))
+    const po4 = parameterById('po4')!
+    expect(sayTrend(tests, po4, { profile: 'reef-lps' }, settings, ms(16)).words).toMatch(/^Falling 0\.003/)
+    // Two or three of them tell nothing.
+    expect(sayTrend([tests[0]!, tests[4]!, tests[8]!], po4, { profile: 'reef-lps' }, settings, ms(16)).words).toMatch(
+      /^Steady/,
+    )
+    // A meter's many values do not make a trend of what the meter cannot tell.
+    const many = Array.from({ length: 90 }, (_, i) => ({ ...tests[0]!, at: ms(i / 6), value: 0.05 + 0.0001 * i }))
+    expect(sayTrend(many, po4, { profile: 'reef-lps' }, settings, ms(15)).words).toMatch(/^Steady/)
+  })
+  test('a trend is carried on only from a test that is young enough', () => {
+    const falling = [0, 5, 10].map((day) => reading(day, 'alk-kh', 8.5 - 0.08 * day, 0.2))
+    const at = (day: number) => sayTrend(points(...falling), alk, { profile: 'reef-lps' }, settings, ms(day))
+    expect(at(12).leaves).not.toBeNull()
+    expect(at(25)).toMatchObject({
+      fit: null,
+      leaves: null,
+      words: expect.stringMatching(/too long ago to carry its trend on/) as string,
+    })
+    const journal = reef(...falling)
+    expect(reachedAt(journal, 'hall', alk, 7, ms(12))).not.toBeNull()
+    expect(reachedAt(journal, 'hall', alk, 7, ms(25))).toBeNull()
   })
   test('a dip and back again is said as neither a trend nor steady', () => {
     const said = say(...[8, 7.6, 8.1, 7.2, 7.9, 8.2, 7.7].map((value, i) => reading(3 * i, 'alk-kh', value, 0.4)))

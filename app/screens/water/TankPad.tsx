@@ -9,7 +9,7 @@ import { dayBeside } from '../../../core/time/words.ts'
 import { iso } from '../../../core/time/zone.ts'
 import { meanOfRepeats, REPEAT_GAP_MS } from '../../../core/water/points.ts'
 import { sayPrediction } from '../../../core/water/prediction-words.ts'
-import { bandState, type BandState, type TankTest } from '../../../core/water/tests.ts'
+import { bandState, isOutOfBand, type BandState, type TankTest } from '../../../core/water/tests.ts'
 import { parameterValue, parameterWidth, quantityText } from '../../../core/words/quantities.ts'
 import { plural } from '../../../core/words/numbers.ts'
 import { useDraft } from '../../fields/draft.ts'
@@ -69,7 +69,8 @@ export function TankPad({ tank, tests }: { tank: Tank; tests: readonly TankTest[
     first: readAt(test.parameter, values[test.parameter.id], now),
     second: readAt(test.parameter, values[againId(test.parameter.id)], now),
   }))
-  const isShown = ({ test, first }: (typeof typed)[number]) => showsAll || test.due !== null || first !== null
+  const isShown = ({ test, first }: (typeof typed)[number]) =>
+    showsAll || test.due !== null || first !== null || isOutOfBand(test)
   const hidden = typed.filter((one) => !isShown(one)).length
   const count = typed.filter(({ first }) => first !== null).length
   const isWrong = typed.some(({ first, second }) => [first, second].some((one) => one !== null && 'message' in one))

@@ -61,6 +61,12 @@ describe('the round', () => {
     await user.click(pad('Den reef').getByRole('button', { name: /other tests/ }))
     expect(pad('Den reef').getByLabelText('nitrate')).toBeInTheDocument()
   })
+  test('a value under its band is never folded away, due or not', async () => {
+    await open('/water', tank('hall', 'Hall reef'), reading(1, 'alk-kh', 5.1), reading(1, 'no3', 10))
+    expect(await screen.findByText('Nothing has to be tested today.')).toBeInTheDocument()
+    expect(pad('Hall reef').getByLabelText('alkalinity')).toBeInTheDocument()
+    expect(pad('Hall reef').queryByLabelText('nitrate')).toBeNull()
+  })
   test('a value far from the last asks for a repeat in one tap; both are kept, and their mean is said', async () => {
     const { user, lines } = await open('/water', tank('hall', 'Hall reef'), reading(5, 'alk-kh', 8.2))
     await user.type(await screen.findByLabelText('alkalinity'), '11')
