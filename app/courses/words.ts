@@ -70,13 +70,13 @@ export function taskAmountText({ dose, session, bath, food }: CourseTask): strin
   return null
 }
 
-/** "2.04 → 2.25 mg/L". */
 /** How part of a packet is measured; null for what is measured as it is. */
 export const stockText = ({ amount, unit }: Pick<PlannedDose, 'amount' | 'unit'>): string | null => {
   const stock = unit === 'pack' && amount !== null ? packStock(amount) : null
   return stock && packStockWords(stock)
 }
 
+/** "2.04 → 2.25 mg/L". */
 export const makesText = ({ fromMgPerL, makesMgPerL }: PlannedDose): string =>
   `${fromMgPerL.toFixed(2)} → ${makesMgPerL.toFixed(2)} mg/L`
 

@@ -4,9 +4,10 @@ import type { Journal } from '../journal/journal.ts'
 import { TOTAL_AMMONIA_WARN_MG_PER_L } from '../ammonia/basis.ts'
 import { courseById } from '../courses/course.ts'
 import type { CourseTask } from '../courses/tasks.ts'
+import { choresOf } from './chores.ts'
 import { householdTasks } from './household-tasks.ts'
 import type { Task } from './task.ts'
-import { MS_PER_DAY, type Day } from '../time/zone.ts'
+import { MS_PER_HOUR, type Day } from '../time/zone.ts'
 
 /** One thing to do for whoever minds the tanks. */
 export interface MinderLine {
@@ -23,6 +24,13 @@ export interface MinderLine {
 
 export interface MinderDay {
   day: Day
+  lines: readonly MinderLine[]
+}
+
+/** Days in a row on which the same is done at the same hours. */
+export interface MinderSpan {
+  from: Day
+  until: Day
   lines: readonly MinderLine[]
 }
 
@@ -59,9 +67,61 @@ function expectedReading(journal: Journal, task: Task | CourseTask): string | nu
 }
 
 /**
- * What somebody who minds the tanks has to do, day by day.
+ * The days that a time away covers, both whole: the day of leaving and the last one before the return.
+ * @param from  ms
+ * @param until ms, when the keeper is back
+ */
+export const daysAway = (
+  { from, until }: { from: number; until: number },
+  { clock }: Pick<Settings, 'clock'>,
+): { from: Day; until: Day } => ({
+  from: clock.dayOf(from),
+  until: Math.max(clock.dayOf(from), clock.dayOf(until - 1)),
+})
+
+/** The same work within these hours is done once; a reading of the morning and one of the evening are two (EA). */
+const SAME_MS = 4 * MS_PER_HOUR
+
+const sameWork = ({ task, tank, expects }: MinderLine): string => [tank, task.title, expects].join('|')
+
+/**
+ * Days in a row with the same work put together, so that a fortnight fits two pages.
+ * @param detailOf what else has to be the same: the amount and the hour as they are shown
+ */
+export function minderSpans(days: readonly MinderDay[], detailOf: (line: MinderLine) => string): MinderSpan[] {
+  const spans: { from: Day; until: Day; lines: readonly MinderLine[] }[] = []
+  const worded = (lines: readonly MinderLine[]) => lines.map((line) => `${sameWork(line)}|${detailOf(line)}`).join('\n')
+  for (const { day, lines } of days) {
+    if (lines.length === 0) continue
+    const last = spans.at(-1)
+    if (last?.until === day - 1 && worded(last.lines) === worded(lines)) last.until = day
+    else spans.push({ from: day, until: day, lines })
+  }
+  return spans
+}
+
+/** A chore on each of its days, as if it were done whenever it falls due; every other task as it is. */
+function again(journal: Journal, { clock }: Settings, task: Task | CourseTask, until: Day): (Task | CourseTask)[] {
+  const chore = choresOf(journal).find(({ id }) => task.id.startsWith(`chore/${id}/`))
+  if (!chore) return [task]
+  const first = clock.dayOf(task.best)
+  const times = Math.floor((until - first) / chore.everyDays) + 1
+  return Array.from({ length: Math.max(1, times) }, (_, i) => {
+    const later = clock.instantAt(first + i * chore.everyDays) - clock.instantAt(first)
+    return {
+      ...task,
+      id: i === 0 ? task.id : `${task.id}+${i}`,
+      notBefore: task.notBefore + later,
+      best: task.best + later,
+      notAfter: task.notAfter + later,
+    }
+  })
+}
+
+/**
+ * What somebody who minds the tanks has to do, day by day: each thing once a day, and nothing that the keeper still does before leaving.
  * @param from  first local day
- * @param until last local day
+ * @param until last local day, the whole of it
  */
 export function minderSheet(
   journal: Journal,
@@ -70,11 +130,16 @@ export function minderSheet(
 ): MinderDay[] {
   const { clock } = settings
   const lines = householdTasks(journal, settings, now, until)
+    .flatMap((task) => again(journal, settings, task, until))
     .filter((task) => !KEEPERS_OWN.has(actOf(task)) && !(isOfCourse(task) && KEEPERS_OWN.has(task.step)))
     .flatMap((task): (MinderLine & { day: Day })[] => {
       const at = Math.max(task.best, clock.instantAt(from))
       const day = clock.dayOf(at)
-      if (day < from || day > until || task.notAfter < clock.instantAt(from) - MS_PER_DAY) return []
+      if (day < from || day > until) return []
+      // Before the first day the keeper is there: what is due until then is the keeper's, and what is over is nobody's.
+      const leaves = Math.max(now, clock.instantAt(from))
+      if (task.best < clock.instantAt(from) && now < clock.instantAt(from)) return []
+      if (task.notAfter < leaves) return []
       return [
         {
           task,
@@ -88,8 +153,16 @@ export function minderSheet(
       ]
     })
     .sort((a, b) => a.at - b.at)
+  const once = lines.filter(
+    (line, i) =>
+      !lines
+        .slice(0, i)
+        .some(
+          (before) => before.day === line.day && sameWork(before) === sameWork(line) && line.at - before.at < SAME_MS,
+        ),
+  )
   return Array.from({ length: until - from + 1 }, (_, i) => from + i).map((day) => ({
     day,
-    lines: lines.filter((line) => line.day === day).map(({ day: _day, ...line }) => line),
+    lines: once.filter((line) => line.day === day).map(({ day: _day, ...line }) => line),
   }))
 }
