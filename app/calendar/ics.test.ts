@@ -40,3 +40,9 @@ test('no text of it breaks a line, whatever an animal is called', () => {
   expect(text.replaceAll('\r\n', '')).not.toMatch(/[\r\n\u2028]/)
   expect(new ICAL.Component(ICAL.parse(text) as unknown[]).getAllSubcomponents('vevent')).toHaveLength(1)
 })
+
+test('what is late has no alarm', () => {
+  const text = calendarOf([{ at: 0, title: 'Late: Feed', rings: false }], 'Brinvo', 86_400_000)
+  const [event] = new ICAL.Component(ICAL.parse(text) as unknown[]).getAllSubcomponents('vevent')
+  expect(event!.getFirstSubcomponent('valarm')).toBeNull()
+})

@@ -12,6 +12,8 @@ const oneLine = (text: string): string =>
 export interface CalendarEvent extends Alarm {
   id?: string
   note?: string
+  /** Left out, it rings. */
+  rings?: boolean
 }
 
 /**
@@ -24,7 +26,7 @@ export function calendarOf(alarms: readonly CalendarEvent[], name: string, made:
   calendar.updatePropertyWithValue('version', '2.0')
   const time = (ms: number) => ICAL.Time.fromJSDate(new Date(Math.round(ms / 1000) * 1000), true)
   if (zone !== undefined) calendar.updatePropertyWithValue('x-wr-timezone', zone)
-  for (const [i, { at, title, id, note }] of alarms.entries()) {
+  for (const [i, { at, title, id, note, rings = true }] of alarms.entries()) {
     const event = new ICAL.Component('vevent')
     event.updatePropertyWithValue(
       'uid',
@@ -34,11 +36,13 @@ export function calendarOf(alarms: readonly CalendarEvent[], name: string, made:
     event.updatePropertyWithValue('dtstart', time(at))
     event.updatePropertyWithValue('summary', oneLine(`${title} (${name})`))
     if (note !== undefined) event.updatePropertyWithValue('description', oneLine(note))
-    const alarm = new ICAL.Component('valarm')
-    alarm.updatePropertyWithValue('action', 'DISPLAY')
-    alarm.updatePropertyWithValue('description', oneLine(title))
-    alarm.updatePropertyWithValue('trigger', ICAL.Duration.fromSeconds(0))
-    event.addSubcomponent(alarm)
+    if (rings) {
+      const alarm = new ICAL.Component('valarm')
+      alarm.updatePropertyWithValue('action', 'DISPLAY')
+      alarm.updatePropertyWithValue('description', oneLine(title))
+      alarm.updatePropertyWithValue('trigger', ICAL.Duration.fromSeconds(0))
+      event.addSubcomponent(alarm)
+    }
     calendar.addSubcomponent(event)
   }
   return calendar.toString()

@@ -82,7 +82,7 @@ describe('when', () => {
   test('in the night the clocks change: the skipped hour is refused, the double hour is said', () => {
     expect(household({ now: Date.parse('2026-03-29T09:00:00Z') })('hall no3 3 1:30')).toMatchObject({
       state: 'unclear',
-      choices: [{ label: '02:30' }],
+      choices: [{ label: '02:00' }],
     })
     const double = household({ now: Date.parse('2026-10-25T09:00:00Z') })('hall no3 3 1:30')
     expect(double).toMatchObject({ state: 'keep', notices: [expect.stringContaining('came twice')] })

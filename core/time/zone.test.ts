@@ -19,10 +19,19 @@ describe('the wall clock of a zone', () => {
     expect((lisbon.instantAt(autumn + 1) - lisbon.instantAt(autumn)) / MS_PER_HOUR).toBe(25)
   })
 
-  test('a wall time shown twice is the first of the two; one that is skipped falls after the jump', () => {
+  test('a wall time shown twice is the first of the two; one that is skipped is the next that exists', () => {
     expect(iso(lisbon.instantAt(dayFromText('2026-10-25')!, 90))).toBe('2026-10-25T00:30:00.000Z')
-    expect(iso(lisbon.instantAt(dayFromText('2026-03-29')!, 90))).toBe('2026-03-29T01:30:00.000Z')
-    expect(lisbon.minuteOf(lisbon.instantAt(dayFromText('2026-03-29')!, 90))).toBe(150)
+    // From one to two o'clock there is no time that night: every minute of it is two o'clock.
+    for (const minute of [60, 61, 90, 119])
+      expect(iso(lisbon.instantAt(dayFromText('2026-03-29')!, minute))).toBe('2026-03-29T01:00:00.000Z')
+    expect(lisbon.minuteOf(lisbon.instantAt(dayFromText('2026-03-29')!, 90))).toBe(120)
+    expect(iso(lisbon.instantAt(dayFromText('2026-03-29')!, 120))).toBe('2026-03-29T01:00:00.000Z')
+    // Half an hour forward, and a midnight that is skipped.
+    const howe = zoneClock('Australia/Lord_Howe')
+    const day = dayFromText('2026-10-04')!
+    expect(howe.minuteOf(howe.instantAt(day, 125))).toBe(150)
+    const beirut = zoneClock('Asia/Beirut')
+    expect(beirut.minuteOf(beirut.instantAt(dayFromText('2026-03-29')!, 0))).toBe(60)
   })
 
   test('every existing wall time comes back from its instant', () => {

@@ -17,8 +17,8 @@ export interface ZoneClock {
   /** Minutes since local midnight as the wall clock shows them, 0…1439. */
   minuteOf(ms: number): number
   /**
-   * The instant at which the wall clock shows a day and minute. Where the clock springs over that time, the same
-   * elapsed time after the jump; where it shows it twice, the first.
+   * The instant at which the wall clock shows a day and minute. Where the clock springs over that time, the next minute
+   * that it does show; where it shows it twice, the first.
    */
   instantAt(day: Day, minute?: number): number
 }
@@ -60,7 +60,11 @@ export function zoneClock(zone: string): ZoneClock {
       const before = wall - offsetMs(wall - MS_PER_DAY)
       if (local(before) === wall) return before
       const after = wall - offsetMs(wall + MS_PER_DAY)
-      return local(after) === wall ? after : before
+      if (local(after) === wall) return after
+      // A time that does not exist: the jump itself, before which the old offset still held.
+      let jump = Math.floor(before / MS_PER_QUARTER) * MS_PER_QUARTER
+      while (offsetMs(jump - 1) === offsetMs(before)) jump -= MS_PER_QUARTER
+      return jump
     },
   }
   clocks.set(zone, clock)

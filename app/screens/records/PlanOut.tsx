@@ -2,6 +2,7 @@ import { useState } from 'react'
 import { Form } from 'react-aria-components'
 import { useForm } from 'react-hook-form'
 
+import { calendarEvents } from '../../../core/schedule/calendar-events.ts'
 import { householdTasks } from '../../../core/schedule/household-tasks.ts'
 import { tankById } from '../../../core/household/tanks.ts'
 import { dayAs, dayBeside } from '../../../core/time/words.ts'
@@ -26,20 +27,19 @@ export function PlanOut() {
     const { calendarOf } = await import('../../calendar/ics.ts')
     const now = thisInstant()
     const horizon = settings.clock.dayOf(now) + CALENDAR_DAYS
-    const events = householdTasks(journal, settings, now, horizon).map(({ id, best, title, why, tankId }) => ({
-      id,
-      at: Math.max(best, now),
-      title: `${title}${tankById(journal, tankId) ? `, ${tankById(journal, tankId)!.name}` : ''}`,
-      note: why,
-    }))
+    const events = calendarEvents(
+      householdTasks(journal, settings, now, horizon),
+      (tankId) => tankById(journal, tankId)?.name ?? null,
+      now,
+    )
     downloadText('brinvo-plan.ics', calendarOf(events, 'Brinvo', now, settings.timeZone), 'text/calendar')
   }
   return (
     <Stack $gap={12} as="section">
       <Heading>The plan as a calendar</Heading>
       <Small>
-        What is due in the next {CALENDAR_DAYS} days, with an alarm each. Taken out again, each task is found by its own
-        name: late work has moved it, not doubled it.
+        What is due in the next {CALENDAR_DAYS} days, with an alarm each; what is late has none. Taken out again, each
+        task is found by its own name: late work has moved it, not doubled it.
       </Small>
       <div>
         <Button onPress={() => void save()}>Save the plan as a calendar</Button>
