@@ -8,6 +8,9 @@ import { useSecond } from '../arrivals/useSecond.ts'
 import { useHousehold } from '../journal/provider.tsx'
 import { AlarmBar } from '../look/AlarmBar.ts'
 
+/** So many stand in the bar: more of them would cover the screen that they are shown on. */
+const MOST_SHOWN = 3
+
 /** Procedures that are under way, on every other screen: what is still off, for how long, and the way back. */
 export function OpenBench() {
   const { journal } = useHousehold()
@@ -17,9 +20,13 @@ export function OpenBench() {
   const due = runs.flatMap(({ clocks }) => clocks).filter(({ ringsAt }) => now >= ringsAt)
   useRing(due.length === 0 ? null : due.map(({ label, begunAt }) => `${label} ${begunAt}`).join())
   if (runs.length === 0) return null
+  // What is off for longest comes first.
+  const offSince = (run: (typeof runs)[number]) => Math.min(Infinity, ...stillOff(run).map(({ since }) => since))
+  const shown = [...runs].sort((a, b) => (offSince(a) < offSince(b) ? -1 : 1)).slice(0, MOST_SHOWN)
+  const more = runs.length - shown.length
   return (
     <AlarmBar role="region" aria-label="At the bench">
-      {runs.map((run) => {
+      {shown.map((run) => {
         const off = stillOff(run)
         const words =
           off.length > 0
@@ -32,6 +39,7 @@ export function OpenBench() {
           </Link>
         )
       })}
+      {more > 0 && <Link href="/bench">and {more} more at the bench</Link>}
     </AlarmBar>
   )
 }

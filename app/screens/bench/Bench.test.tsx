@@ -345,3 +345,14 @@ describe('under way', () => {
     expect(await screen.findByText('No such procedure')).toBeInTheDocument()
   })
 })
+
+test('many open benches do not cover the screen: the longest off first, the rest in one line', async () => {
+  const many = Array.from({ length: 8 }, (_, i) => ({
+    ...started(10 + i, 'peroxide-spot', { partIds: ['A'] }),
+    benchId: `b${i}`,
+  }))
+  await open('/else', ...(many as Content[]))
+  const bar = await screen.findByRole('region', { name: 'At the bench' })
+  expect(within(bar).getAllByRole('link')).toHaveLength(4)
+  expect(within(bar).getByRole('link', { name: 'and 5 more at the bench' })).toHaveAttribute('href', '/bench')
+})
