@@ -237,3 +237,36 @@ describe('the Dose screen keeps to the handbook', () => {
     [{}, 'dose'],
   ])('a link with %j opens %s', (values, id) => expect(calculatorWith(values).id).toBe(id))
 })
+
+describe('a pump’s day, for a pump of any make', () => {
+  const stock = {
+    id: 'k',
+    name: 'potassium stock',
+    ingredient: 'potassium-carbonate',
+    strength: { kind: 'solution', mgPerMl: 50 },
+    step: 0.1,
+  } as const
+  const asked = { volumeL: '200', daily: '5.586', product: 'k', bottleMl: '500', residueMl: '20' }
+  test('mL an hour, from when until when, when the bottle is empty, and what comes along in one line', () => {
+    // 5.586 mg/L of 200 L are 1,117 mg, 22.34 mL of 50 mg/mL; eight hours of the night.
+    const answer = answerFor('pump-day', { ...asked, from: '22:00', until: '6:00' }, [stock])
+    expect(answer.lead).toMatchObject({ what: 'an hour', value: expect.closeTo(22.344 / 8, 3) as number, unit: 'mL' })
+    expect(answer.says).toBe('from 22:00 until 06:00')
+    // 480 mL: 21 days and 0.483 of a night.
+    expect(answer.lines).toContainEqual({ what: 'the bottle is empty', value: 'after 21 full days, about 01:51' })
+    const along = answer.lines.find(({ what }) => what === 'brings along a day')!
+    expect(sentenceText(along.value as never, METRIC)).toBe('0.4 dKH of alkalinity')
+  })
+  test('all day long; a small bottle; what is no solution, no time, or too little', () => {
+    const all = answerFor('pump-day', asked, [stock])
+    expect(all.lead.value).toBeCloseTo(22.344 / 24, 4)
+    expect(all.says).toBe('from 00:00 until 00:00, all day')
+    expect(answerFor('pump-day', { ...asked, bottleMl: '30' }, [stock]).lines).toContainEqual({
+      what: 'the bottle is empty',
+      value: 'on the first day, about 10:44',
+    })
+    expect(faultsOf('pump-day', { volumeL: '200', daily: '2', product: 'prazi' })).toHaveProperty('product')
+    expect(faultsOf('pump-day', { ...asked, product: 'copper', from: 'noon' })).toHaveProperty('from')
+    expect(faultsOf('pump-day', { ...asked, product: 'copper', residueMl: '600' })).toHaveProperty('residueMl')
+  })
+})

@@ -84,6 +84,9 @@ function twenty(calculator: (typeof CALCULATORS)[number]): Values[] {
       if (values['company'] === 'sensitive') values['company'] = 'nobody'
     }
     if (values['form'] === 'spoon') values['spoonG'] = '5'
+    // A pump gives a solution, by the clock, from a bottle that holds more than it cannot draw.
+    if (calculator.id === 'pump-day')
+      Object.assign(values, { product: 'copper', from: `${round}:30`, until: '21', bottleMl: '500', residueMl: '10' })
     if (values['form']?.endsWith('-raise')) values['labelL'] = String(100 + round)
     if (calculator.id === 'down') Object.assign(values, { now: String(20 + round), target: String(10 + round / 2) })
     if (calculator.id === 'element') values['target'] = String(Number(values['now']) + 0.01 * (round + 1))
@@ -108,6 +111,10 @@ const LEADS: Record<string, (outputs: Out[], values: Values) => number> = {
   dose: ([out]) => amountOf(out!),
   ramp: ([out]) => out!.steps[0]!.amount,
   'week-bottle': ([out]) => out!.exact.amount,
+  'pump-day': ([out], values) => {
+    const hours = 21 - Number.parseInt(values['from']!, 10) - 0.5
+    return out!.exact.amount / (hours > 0 ? hours : hours + 24)
+  },
   'after-change': (outs) => amountOf(outs[1]!),
   'changes-left': ([out]) => out!.afterEach.at(-1)!,
   'change-for': ([out], values) => out!.equalFraction * Number(values['volumeL']),

@@ -6,6 +6,7 @@ import { CHANGE_FOR, CHANGES_LEFT } from './changes.ts'
 import { AMMONIA, SALINITY_SWAP } from './chemistry.ts'
 import { DOWN, ELEMENT } from './elements.ts'
 import { UV } from './equipment.ts'
+import { PUMP_DAY } from './pump-day.ts'
 import { UNITS } from './units.ts'
 import { BY_DOSE, GEOMETRY } from './volume.ts'
 
@@ -17,6 +18,7 @@ export const CALCULATORS: readonly Calculator[] = [
   DOSE,
   RAMP,
   WEEK_BOTTLE,
+  PUMP_DAY,
   AFTER_CHANGE,
   CHANGES_LEFT,
   CHANGE_FOR,

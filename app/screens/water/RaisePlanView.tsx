@@ -6,6 +6,8 @@ import type { Values } from '../../../core/calculators/calculator.ts'
 import { shelfOf } from '../../../core/household/shelf.ts'
 import type { Tank } from '../../../core/household/tanks.ts'
 import { measuredDown } from '../../../core/dosing/measured-down.ts'
+import { comesAlong } from '../../../core/readings/comes-along.ts'
+import { measureText } from '../../../core/words/measure.ts'
 import { raisedBy } from '../../../core/readings/raises.ts'
 import { planRaise } from '../../../core/water/correction/raise.ts'
 import { preferredSalt, raiseCap, saltsFor, type Pace } from '../../../core/water/correction/salts.ts'
@@ -84,6 +86,9 @@ export function RaisePlanView({ tank, start, netL, from, to, values, change }: C
       ? measuredDown((planned.value.dosedPerDay * netL) / raisedBy(salt.id, parameter.id, 1), product)
       : null
   const side = salt.side && parameterById(salt.side.parameter)
+  const along = planned.ok
+    ? comesAlong(salt.id, planned.value.dosedPerDay / raisedBy(salt.id, parameter.id, 1), parameter.id)
+    : []
   const say = (value: number) => quantityText(parameterValue(parameter.id, value, units))
   const hasPaces =
     raiseCap(parameter.id, 'careful', start.hasSmallPolyps) !== raiseCap(parameter.id, 'usual', start.hasSmallPolyps)
@@ -147,6 +152,8 @@ export function RaisePlanView({ tank, start, netL, from, to, values, change }: C
               {width(planned.value.capPerDay)}
               {planned.value.capBy === 'side' && `: what it brings of ${side?.name} holds it back`}
               {start.hasSmallPolyps && ' · small-polyp corals live here'}
+              {along.length > 0 &&
+                ` · brings along ${along.map(({ name, value, unit }) => `${measureText(value, unit, units, 2)} of ${name}`).join(' and ')} a day`}
             </Quiet>
           </div>
           <Ruled>
