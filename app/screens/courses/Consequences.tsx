@@ -52,7 +52,7 @@ export function Consequences({ plan }: { plan: CoursePlan }) {
 function OneConsequence({ plan, consequence }: { plan: CoursePlan; consequence: Consequence }) {
   const { settings } = useHousehold()
   const now = useNow()
-  const { rule, at, means, fullAt, wasFullAt, risks, ways } = consequence
+  const { rule, at, means, fullAt, wasFullAt, risks, ways, isWithinError } = consequence
   const when = (ms: number) => momentBeside(ms, now, settings.clock)
   return (
     <Stack $gap={8}>
@@ -75,7 +75,7 @@ function OneConsequence({ plan, consequence }: { plan: CoursePlan; consequence: 
           <Ruled>
             <thead>
               <tr>
-                <th scope="col">Risk left</th>
+                <th scope="col">{isWithinError ? 'Risk left, if it was under' : 'Risk left'}</th>
                 <th scope="col">in time</th>
                 <th scope="col">going on regardless</th>
                 <th scope="col">as it is counted</th>

@@ -83,3 +83,14 @@ test('copper under its range: the risk if ignored is far over that of the count 
   expect(ich.ignored).toBeGreaterThan(10 * ich.counted)
   expect(low.fullAt! - low.wasFullAt!).toBeGreaterThan(48 * MS_PER_HOUR)
 })
+
+test('1.95 against 2.00 is less than the test may err: said so, and the risk is only what it would be', () => {
+  const it = ramped()
+  for (let day = 2; day <= 6; day++) it.read(day, '08:00', 2.22)
+  it.read(7, '05:00', 1.95)
+  it.dose(7, '05:00', 1.8)
+  it.read(7, '08:00', 2.25)
+  const low = consequencesOf(it.plan(7, '09:00')).find(({ rule }) => rule === 'level-low')!
+  expect(low.isWithinError).toBe(true)
+  expect(low.means).toMatch(/^Read 1.95 mg\/L, 0.05 under its range: less than the test itself may err/)
+})

@@ -4,6 +4,7 @@ import { MS_PER_DAY, MS_PER_HOUR } from '../../time/zone.ts'
 import type { Course } from '../course.ts'
 import { isDrugPlan, type CoursePlan, type DrugPlan } from '../plan.ts'
 import { expectedRounds, type RoundsState } from '../tracks/rounds.ts'
+import { typicalSd } from './forecast.ts'
 import { ifMoved, ifNotRestarted } from './what-if.ts'
 
 /** A way to go on. */
@@ -26,6 +27,8 @@ export interface Consequence {
   /** ms; when it happened, or when it became late. */
   at: number
   means: string
+  /** Whether what happened is less than the test itself may err: then the risks are what they would be if it did. */
+  isWithinError?: boolean
   /** When the count is full now, ms; null while nobody can say. */
   fullAt: number | null
   /** When it would have been; null where that is not known. */
@@ -109,6 +112,16 @@ function lateMove(plan: CoursePlan, rounds: RoundsState): Consequence | null {
   }
 }
 
+/** What the reading at a break may err, mg/L, as a 95 % half-width. */
+function kitErrorOf({ readings }: DrugPlan['facts'], at: number): number {
+  const reading = readings.findLast(({ ms }) => ms <= at) ?? readings.at(-1)
+  if (!reading) return 0
+  return reading.sdMgPerL && reading.sdMgPerL > 0
+    ? reading.sdMgPerL * HALF_WIDTH_SDS
+    : HALF_WIDTH_SDS * typicalSd(reading.mgPerL)
+}
+const HALF_WIDTH_SDS = 1.96
+
 function lowLevel(plan: DrugPlan): Consequence | null {
   const { clock, course, facts } = plan
   const last = clock.breaks.at(-1)
@@ -120,11 +133,15 @@ function lowLevel(plan: DrugPlan): Consequence | null {
     const before = riskByTheBook(course, parasite)
     return without && before !== null ? [{ parasite, before, ignored: without.risk, counted: risk }] : []
   })
+  const under = course.dose.low - last.lowestMgPerL
+  const isWithinError = under <= kitErrorOf(facts, last.from)
   return {
     rule: 'level-low',
     at: last.from,
-    means:
-      'Under its range the medicine does not reach what swims: a parasite that hatched then may sit on a fish again.',
+    means: isWithinError
+      ? `Read ${last.lowestMgPerL.toFixed(2)} mg/L, ${under.toFixed(2)} under its range: less than the test itself may err, so nobody knows whether it was under. Read again, three times. The count takes the careful side; the risks below are what they are if it really was.`
+      : 'Under its range the medicine does not reach what swims: a parasite that hatched then may sit on a fish again.',
+    ...(isWithinError && { isWithinError }),
     fullAt: clock.completesAt,
     wasFullAt: ignored?.movedAt ?? null,
     risks: course.definition.ends === 'move' ? risks : [],

@@ -1,7 +1,7 @@
 import { fragTub } from '../testing/corals.ts'
 import { pestClearanceByCounts } from '../../pests/clearance-by-counts.ts'
 import { runOperation } from '../../operations/run.ts'
-import { chancesText, clearanceInput, dipAssumptions } from './dip-clearance.ts'
+import { believedShare, restsOnText, chancesText, clearanceInput, dipAssumptions } from './dip-clearance.ts'
 
 function dipped(...offs: readonly number[]) {
   const it = fragTub()
@@ -63,4 +63,15 @@ test.each([
   [0.999, 'as good as certain'],
 ])('%d is %s', (share, words) => {
   expect(chancesText(share)).toBe(words)
+})
+
+test('six runs that agree are no certainty: what an answer rests on bounds it, and is said', () => {
+  expect(chancesText(believedShare({ overShare: 1, effectiveRuns: 6 }))).toBe('five chances in ten')
+  expect(chancesText(believedShare({ overShare: 1, effectiveRuns: 4000 }))).toBe('as good as certain')
+  expect(believedShare({ overShare: 0.4, effectiveRuns: 4000 })).toBe(0.4)
+  expect(believedShare({ overShare: 1, effectiveRuns: 1 })).toBe(0)
+  expect(restsOnText({ effectiveRuns: 6.2 })).toBe(
+    'Only 6 runs of 4000 of the model agree with your counts: a hint, no more.',
+  )
+  expect(restsOnText({ effectiveRuns: 812 })).toBe('812 runs of 4000 of the model agree with your counts.')
 })

@@ -1,5 +1,5 @@
 import { MS_PER_HOUR } from '../../time/zone.ts'
-import type { PestByCountsInput } from '../../pests/pests.schema.ts'
+import type { PestByCounts, PestByCountsInput } from '../../pests/pests.schema.ts'
 import type { DipsState } from '../tracks/dips.ts'
 
 /** What nobody counts: assumed (EA), and open to the keeper. */
@@ -73,6 +73,26 @@ export function clearanceInput(
     runs: RUNS,
     seed: 76,
   }
+}
+
+/** Under so many runs an answer is a hint (EA). */
+const FEW_RUNS = 100
+
+/**
+ * What a number of runs that all agree can say at most: three in so many may still be otherwise (the rule of three, 95 %).
+ * @example
+ * believedShare({ overShare: 1, effectiveRuns: 6 }) // 0.5
+ */
+export const believedShare = ({
+  overShare,
+  effectiveRuns,
+}: Pick<PestByCounts, 'overShare' | 'effectiveRuns'>): number => Math.min(overShare, Math.max(0, 1 - 3 / effectiveRuns))
+
+/** How much an answer rests on, in a sentence. */
+export function restsOnText({ effectiveRuns }: Pick<PestByCounts, 'effectiveRuns'>): string {
+  const runs = Math.max(1, Math.round(effectiveRuns))
+  const agree = `${runs} ${runs === 1 ? 'run' : 'runs'} of ${RUNS} of the model agree with your counts`
+  return effectiveRuns < FEW_RUNS ? `Only ${agree}: a hint, no more.` : `${agree}.`
 }
 
 /** A share in words that are easily said: "nine chances in ten". */

@@ -7,7 +7,7 @@ import { knownLevel, type CourseRecord, type DrugRecord } from '../record/record
 /** Spread of the net volume before doses tell better, as a share (EA: a measured sheet is seldom off by more). */
 const VOLUME_LOG_SD = 0.1
 /** A reading without its kit's uncertainty: the photometer's, quarantine.md 5.4, ± 0.05 ± 5 % as a 95 % half-width. */
-const typicalSd = (mgPerL: number) => (0.05 + 0.05 * mgPerL) / 2
+export const typicalSd = (mgPerL: number) => (0.05 + 0.05 * mgPerL) / 2
 /** Nine in ten of a normal lie within so many sds. */
 const Z_90 = 1.6448536269514722
 const STEP_HOURS = 6

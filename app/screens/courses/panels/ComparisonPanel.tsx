@@ -59,6 +59,8 @@ export function ComparisonPanel({ compared }: { compared: TreatedUntreated }) {
           {day(at)}.
           {endedAt !== null &&
             ` What was left untreated was treated itself ${day(endedAt)}: nothing after that is compared.`}
+          {verdict !== 'unclear' &&
+            ' Look once, when the scores are due: who looks every day and stops at the first difference finds one by chance alone far more often.'}
           {wanted !== null && ` Next time leave ${wanted} of them untreated: then a clear result is more than chance.`}
         </Small>
       </Stack>

@@ -5,7 +5,9 @@ import { dipPaceOf, plannedIntervalDays } from '../../../../core/catalogue/coral
 import { DIP_PEST_FACTS } from '../../../../core/catalogue/corals/dip-pest-facts.data.ts'
 import type { CoursePlan } from '../../../../core/courses/plan.ts'
 import {
+  believedShare,
   chancesText,
+  restsOnText,
   clearanceInput,
   dipAssumptions,
   type DipAssumptions,
@@ -222,8 +224,8 @@ function Clearance({ dips }: { dips: DipsState }) {
     <Stack $gap={8} style={{ paddingTop: 12 }}>
       {today && oneMore && (
         <Bar $tone="second">
-          By your counts <strong>{chancesText(today.overShare)}</strong> that it is over; one more clean dip makes it{' '}
-          <strong>{chancesText(oneMore.overShare)}</strong>.
+          By your counts <strong>{chancesText(believedShare(today))}</strong> that it is over; one more clean dip makes
+          it <strong>{chancesText(believedShare(oneMore))}</strong>. {restsOnText(today)}
         </Bar>
       )}
       <Small>
