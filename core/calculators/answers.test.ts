@@ -260,7 +260,7 @@ describe('a pump’s day, for a pump of any make', () => {
   test('all day long; a small bottle; what is no solution, no time, or too little', () => {
     const all = answerFor('pump-day', asked, [stock])
     expect(all.lead.value).toBeCloseTo(22.344 / 24, 4)
-    expect(all.says).toBe('from 00:00 until 00:00, all day')
+    expect(all.says).toBe('all day')
     expect(answerFor('pump-day', { ...asked, bottleMl: '30' }, [stock]).lines).toContainEqual({
       what: 'the bottle is empty',
       value: 'on the first day, about 10:44',

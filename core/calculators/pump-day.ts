@@ -82,7 +82,7 @@ export const PUMP_DAY: Calculator = {
     const emptyAt = from + (days - whole) * hours
     return {
       lead: { what: 'an hour', value: mlPerDay / hours, unit: 'mL' },
-      says: `from ${clockOf(from)} until ${clockOf(until)}${hours === HOURS_A_DAY ? ', all day' : ''}`,
+      says: hours === HOURS_A_DAY ? 'all day' : `from ${clockOf(from)} until ${clockOf(until)}`,
       lines: [
         { what: 'a day', value: mlPerDay, unit: 'mL' },
         {
