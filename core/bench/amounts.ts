@@ -174,7 +174,7 @@ export function amountOf(name: AmountName, input: AmountInput): StepAmount | nul
       return {
         value,
         unit: countedUnit(unit, value),
-        words: isHalf ? 'for the replaced half' : `for the ${figures(changedL, 3)} L that were changed`,
+        words: isHalf ? 'for the replaced half' : 'for what was really changed',
       }
     }
     case 'session-cap': {

@@ -221,7 +221,7 @@ describe('amounts', () => {
           [['changedL', litres]],
         ),
       )
-    expect(changed(18)).toMatchObject({ value: 0.16, words: 'for the 18 L that were changed' })
+    expect(changed(18)).toMatchObject({ value: 0.16, words: 'for what was really changed' })
     expect(changed(27)).toMatchObject({ value: 0.25 })
     expect(changed(18, 'full')).toMatchObject({ value: 0.25, words: 'in full' })
     expect(amountOf('half-change', input('planaria-half-change', {}, 54))).toMatchObject({ value: 27, unit: 'L' })

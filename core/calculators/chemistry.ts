@@ -42,7 +42,7 @@ export const SALINITY_SWAP: Calculator = {
       return (
         reading.fault(
           isSeveral && maxStepPsu <= MOST_RISE_PSU_A_DAY ? 'hours' : 'step',
-          `too fast: up by at most 0.002 SG, about ${MOST_RISE_PSU_A_DAY} psu, a day: such as 2 psu each 24 h`,
+          'too fast: up by at most 0.002 SG a day. A smaller step, or a day between the steps',
         ) ?? null
       )
     const out = reading.ask(
