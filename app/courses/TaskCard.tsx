@@ -10,11 +10,11 @@ import { PlainLink } from '../look/buttons.ts'
 import { Figure, Small } from '../look/text.ts'
 import { TaskShell } from '../schedule/TaskShell.tsx'
 import { measureText } from '../../core/words/measure.ts'
-import { capital, figures } from '../../core/words/numbers.ts'
+import { figures } from '../../core/words/numbers.ts'
 import type { FormName } from './acts/act-props.ts'
 import { TaskAct } from './acts/TaskAct.tsx'
 import { waitingOf } from '../../core/courses/warnings/waiting.ts'
-import { amountText, makesText, stockText } from './words.ts'
+import { amountText, makesText } from './words.ts'
 
 const ToolChoice = lazy(async () => ({ default: (await import('../safety/ToolChoice.tsx')).ToolChoice }))
 
@@ -103,7 +103,6 @@ function Amount({ task: { dose, makes, change, session, bath, food } }: { task: 
         </div>
       )}
       {dose && <Small>{makes ?? makesText(dose)}</Small>}
-      {dose && stockText(dose) && <Small>{capital(stockText(dose)!)}</Small>}
       {session && (
         <Small>
           at most, for all patches together: {session.tier.label}, {figures(session.capMgPerL)} mg/L in the tank

@@ -4,7 +4,6 @@ import { isTested } from '../../core/courses/tracks/level.ts'
 import type { SalinityState } from '../../core/courses/tracks/salinity.ts'
 import { gravityOfPsu } from '../../core/salinity/gravity.ts'
 import type { PlannedDose } from '../../core/courses/amounts/planned-dose.ts'
-import { packStock, packStockWords } from '../../core/dosing/pack-stock.ts'
 import type { CourseTask } from '../../core/courses/tasks.ts'
 import { MS_PER_DAY } from '../../core/time/zone.ts'
 import { figures } from '../../core/words/numbers.ts'
@@ -68,12 +67,6 @@ export function taskAmountText({ dose, session, bath, food }: CourseTask): strin
   if (session) return `at most ${amountText({ amount: session.amount, unit: session.unit, massMg: session.capMg })}`
   if (bath) return `${figures(bath.mgPerL)} ${bath.levelUnit}`
   return null
-}
-
-/** How part of a packet is measured; null for what is measured as it is. */
-export const stockText = ({ amount, unit }: Pick<PlannedDose, 'amount' | 'unit'>): string | null => {
-  const stock = unit === 'pack' && amount !== null ? packStock(amount) : null
-  return stock && packStockWords(stock)
 }
 
 /** "2.04 → 2.25 mg/L". */

@@ -3,7 +3,7 @@ import { BACKUP_DAYS, backupDueDays } from '../../core/journal/backup.ts'
 import { useNow } from '../frame/now.tsx'
 import { Button } from '../look/buttons.ts'
 import { Bar, Line } from '../look/text.ts'
-import { exportToFile, lastExport } from './exporting.ts'
+import { lastExport } from './last-export.ts'
 import { useHousehold } from './provider.tsx'
 
 /** The line of the home that asks for an export once a month, one touch away. */
@@ -26,7 +26,10 @@ export function BackupLine() {
         <Button
           onPress={() => {
             setDone(true)
-            void exportToFile(which, journal).catch(() => setDone(false))
+            // The first view does without it.
+            void import('./exporting.ts')
+              .then(({ exportToFile }) => exportToFile(which, journal))
+              .catch(() => setDone(false))
           }}
         >
           Export the journal

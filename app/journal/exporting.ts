@@ -1,6 +1,7 @@
 import type { Entry } from '../../core/journal/entry.ts'
 import { Journal } from '../../core/journal/journal.ts'
 import { downloadText } from '../storage/download.ts'
+import { rememberExport } from './last-export.ts'
 import { photosOf } from './opened.ts'
 import type { Which } from './which.ts'
 
@@ -55,23 +56,4 @@ export async function exportToFile(which: Which, journal: Journal, unkept: reado
   const text = exportJournal(whole, now.toISOString())
   await saveJournal(exportName(which, now), which, text, photoIdsIn(whole.entries()))
   rememberExport(which, now.getTime())
-}
-
-const exportKey = (which: Which) => `brinvo-${which}-exported`
-
-function rememberExport(which: Which, at: number): void {
-  try {
-    localStorage.setItem(exportKey(which), String(at))
-  } catch {
-    // Then it is asked for once more than it need be.
-  }
-}
-
-/** When a journal was last exported from this device, ms; null where nothing is known. */
-export function lastExport(which: Which): number | null {
-  try {
-    return Number(localStorage.getItem(exportKey(which))) || null
-  } catch {
-    return null
-  }
 }

@@ -3,7 +3,6 @@ import type { Content, Entry } from '../../core/journal/entry.ts'
 import { Button, PlainButton } from '../look/buttons.ts'
 import { Bar, Line, Stack } from '../look/text.ts'
 import { refusalOf, type StorageRefusal } from '../storage/refusal.ts'
-import { exportToFile } from './exporting.ts'
 import { entriesOf } from './opened.ts'
 import { useHousehold, type Household } from './provider.tsx'
 
@@ -69,7 +68,11 @@ export function UnkeptNote({ unkept, onDismiss }: { unkept: Unkept; onDismiss?: 
         <span>{unkept.refusal.message}</span>
         <Line>
           {unkept.refusal.reason !== 'unfit' && (
-            <Button onPress={() => void exportToFile(which, journal, unkept.entries)}>
+            <Button
+              onPress={() =>
+                void import('./exporting.ts').then(({ exportToFile }) => exportToFile(which, journal, unkept.entries))
+              }
+            >
               Export the journal{unkept.entries.length > 0 ? ' with this' : ''}
             </Button>
           )}

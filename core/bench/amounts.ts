@@ -39,6 +39,9 @@ export interface StepAmount {
 export const askedFigure = ({ figures = [] }: Pick<BenchStart, 'figures'>, id: string): number | null =>
   figures.find((one) => one.id === id)?.value ?? null
 
+/** A half change that is measured by the jug is a half, so near (EA). */
+const SAME_HALF = 0.02
+
 /** A share of the tank that a half change takes. */
 export const HALF = 0.5
 
@@ -169,8 +172,9 @@ export function amountOf(name: AmountName, input: AmountInput): StepAmount | nul
         return { value: amount, unit: countedUnit(unit, amount), words: 'in full' }
       // It was measured out for a half: what was really changed decides, never over it.
       const changedL = totals.get('changedL')
-      const isHalf = changedL === undefined || netL === null
-      const value = isHalf ? amount : flooredTo(measuredOut.step, (amount * changedL) / (netL * HALF))
+      const halves = changedL === undefined || netL === null ? 1 : changedL / (netL * HALF)
+      const isHalf = Math.abs(halves - 1) < SAME_HALF
+      const value = isHalf ? amount : flooredTo(measuredOut.step, amount * halves)
       return {
         value,
         unit: countedUnit(unit, value),

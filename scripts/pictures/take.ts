@@ -91,12 +91,7 @@ const VIEWS: readonly View[] = [
     device: 'desk',
   },
   { name: 'dose', path: '/dose?tank=quar&volumeL=64.75&current=2.04&target=2.25', look: 'paper', device: 'desk' },
-  {
-    name: 'diagnose-phone',
-    path: '/diagnose/look?tank=hall&at=coral&seen=c-brown-jelly',
-    look: 'night',
-    device: 'phone',
-  },
+  { name: 'sitter-sheet', path: '/records/minder', look: 'paper', device: 'desk' },
   {
     name: 'microscope',
     path: '/diagnose/microscope/key?case=brown-strings',

@@ -1,6 +1,7 @@
 import { ingredientById } from '../../../core/catalogue/ingredient.ts'
 import { doseContent } from '../../../core/courses/task-contents.ts'
-import { figures } from '../../../core/words/numbers.ts'
+import { packStock, packStockWords } from '../../../core/dosing/pack-stock.ts'
+import { capital, figures } from '../../../core/words/numbers.ts'
 import { thisInstant, useNow } from '../../frame/now.tsx'
 import { useKeeping, UnkeptNote } from '../../journal/keeping.tsx'
 import { Bar, Line, Small } from '../../look/text.ts'
@@ -17,6 +18,8 @@ export function DoseAct({ plan, task, next, onForm }: ActProps) {
   const ingredient = ingredientById(agent)
   const content = doseContent(task, course, now)
   const doubts = useDoubts(content ? [content] : [])
+  // Part of a packet is measured by a stock.
+  const stock = content?.unit === 'pack' ? packStock(content.amount) : null
   const Do = next ? PrimaryButton : Button
   const log = () => {
     const kept = doseContent(task, course, thisInstant())
@@ -32,6 +35,7 @@ export function DoseAct({ plan, task, next, onForm }: ActProps) {
           : ''}
         .
       </Bar>
+      {stock && <Small>{capital(packStockWords(stock))}</Small>}
       <DoubtList doubts={doubts} />
       {task.dose?.belowMeasurable ? (
         <Small>
