@@ -43,6 +43,8 @@ test('a whole course of copper: started, ramped, held, broken, held again, moved
   await page.getByLabel('Shape').selectOption('known')
   await page.getByLabel('Water to the line').fill('40')
   await page.getByRole('button', { name: 'Set up the tank' }).click()
+  // Left before it is kept, a page keeps nothing.
+  await expect(page.getByRole('heading', { name: 'Watch tub' })).toBeVisible()
   await addFish(page, 'Needle', 'longnose hawkfish', 'hawkfish')
 
   // Without copper on the shelf nothing starts, and it is said where.

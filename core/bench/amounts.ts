@@ -62,7 +62,7 @@ const workingMgPerMl = ({ bottle }: Pick<BenchStart, 'bottle'>): number =>
 
 /**
  * The cap of a session as the course's card says it (`sessionCap`), by the bottle's own syringe. A stronger bottle is diluted to 3 % first, and both
- * amounts are said.
+ * amounts are said; of a weaker one so much as holds the same.
  */
 function tierLimit({ start, procedure, netL }: Pick<AmountInput, 'start' | 'procedure' | 'netL'>): SessionLimit {
   const tier = tierById(chosenOption(procedure, start, 'tier'))
@@ -77,7 +77,7 @@ function tierLimit({ start, procedure, netL }: Pick<AmountInput, 'start' | 'proc
     }).amount ?? 0
   const diluted =
     bottle && mgPerUnit !== bottle.mgPerMl
-      ? `, ${figures(drawn(bottle.mgPerMl), 3)} mL of ${bottle.name} diluted to it`
+      ? `, ${figures(drawn(bottle.mgPerMl), 3)} mL of ${bottle.name} ${bottle.mgPerMl > mgPerUnit ? 'diluted to it' : 'hold as much'}`
       : ''
   return {
     most: drawn(mgPerUnit),

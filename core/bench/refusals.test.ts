@@ -202,6 +202,11 @@ describe('amounts', () => {
       card: 1.2,
       words: expect.stringMatching(/1.2 mL of strong diluted to it/) as string,
     })
+    expect(capOf({ name: 'weak', mgPerMl: 10, step: 0.1 }, 100)).toMatchObject({
+      most: 2.6,
+      card: 7.9,
+      words: expect.stringMatching(/7.9 mL of weak hold as much/) as string,
+    })
     expect(capOf(undefined, 100)).toMatchObject({ most: 2.6, card: null })
   })
   test('a redose is the replaced half, or all of it', () => {

@@ -29,9 +29,7 @@ describe('what has no operation of its own is worked out from the handbook', () 
     expect(lead.value).toBeCloseTo(25, 9)
     const said = (value: AnswerLine['value']) => (typeof value === 'number' ? '' : sentenceText(value, METRIC))
     expect(lines.map(({ value }) => said(value))).toEqual(['25 L → 15 mg/L', '25 L → 11.3 mg/L', '11.1 L → 10 mg/L'])
-    expect(faultsOf('down', { volumeL: '100', now: '5', target: '9' })['target']?.message).toMatch(
-      /nothing has to come down/,
-    )
+    expect(faultsOf('down', { volumeL: '100', now: '5', target: '9' })['target']?.message).toMatch(/nothing to lower/)
   })
   test('ten US gallons are 37.85 L; 78 °F are 25.6 °C; 8.4 dKH are 3 meq/L', () => {
     const lead = (from: string, value: string) => answerOf('units', { from, value }).lead.value as number
@@ -159,7 +157,7 @@ describe('the Dose screen keeps to the handbook', () => {
     expect(answer.cautions.join(' ')).toMatch(/caustic, pH over 12/)
     const magnesium = { salt: 'magnesium-chloride-hexahydrate', volumeL: '100', now: '1200' }
     expect(answerOf('element', { ...magnesium, target: '1300' }).lines).toContainEqual({
-      what: 'in portions a day, an hour apart',
+      what: 'portions a day, hours apart',
       value: 4,
       unit: '',
     })
@@ -256,6 +254,13 @@ describe('a pump’s day, for a pump of any make', () => {
     expect(answer.lines).toContainEqual({ what: 'the bottle is empty', value: 'after 21 full days, about 01:51' })
     const along = answer.lines.find(({ what }) => what === 'brings along a day')!
     expect(sentenceText(along.value as never, METRIC)).toBe('0.4 dKH of alkalinity')
+  })
+  test('more than a day’s cap, its own or that of what comes along, is said', () => {
+    const cautions = (daily: string) => answerFor('pump-day', { ...asked, daily }, [stock]).cautions.join(' ')
+    expect(cautions('5')).not.toMatch(/a day, unless/)
+    // 15 mg/L of potassium are under its 20, and bring 1.07 dKH.
+    expect(cautions('15')).toMatch(/^Raises alkalinity by more than 1 dKH a day/)
+    expect(cautions('25')).toMatch(/Raises potassium by more than 20/)
   })
   test('all day long; a small bottle; what is no solution, no time, or too little', () => {
     const all = answerFor('pump-day', asked, [stock])

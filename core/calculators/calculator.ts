@@ -3,7 +3,7 @@ import type { AmountUnit, Product } from '../dosing/product.schema.ts'
 import { runOperation } from '../operations/run.ts'
 import type { InputOf, OperationName, OutputOf } from '../operations/registry.ts'
 import { gallonsOf, METRIC, type UnitHabits } from '../household/settings.ts'
-import { refusalInUnits, shownFigure, shownUnit, toKept, type Sentence } from '../words/measure.ts'
+import { measureText, refusalInUnits, shownFigure, shownUnit, toKept, type Sentence } from '../words/measure.ts'
 import type { Journal } from '../journal/journal.ts'
 import { typedVolume } from './litres.ts'
 
@@ -122,6 +122,11 @@ export class Reading {
   /** A limit as it is told beside a field. */
   private limit(value: number, unit: string | undefined): string {
     return unit !== undefined && this.units ? shownFigure(value, unit, this.units) : String(value)
+  }
+
+  /** A figure with its unit, in the household's. */
+  said(value: number, unit: string): string {
+    return measureText(value, unit, this.units ?? METRIC, 3)
   }
 
   text(id: string): string {

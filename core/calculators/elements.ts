@@ -61,7 +61,10 @@ export const ELEMENT: Calculator = {
     const ceiling = ceilingOf(salt.parameter)
     const unit = unitOf(salt.parameter)
     if (ceiling !== null && target > ceiling)
-      return reading.fault('target', `over the ${ceiling} ${unit} that ${nameOf(salt.parameter)} may come to`) ?? null
+      return (
+        reading.fault('target', `over the ${reading.said(ceiling, unit)} that ${nameOf(salt.parameter)} may come to`) ??
+        null
+      )
     const isTender = reading.text('sps') === 'yes'
     const planned = planRaise({
       salt,
@@ -82,7 +85,7 @@ export const ELEMENT: Calculator = {
       lines: [
         { what: 'rise a day', value: risePerDay, unit },
         { what: capBy === 'side' ? 'at most a day, by what it brings along' : 'at most a day', value: capPerDay, unit },
-        ...(portions > 1 ? [{ what: 'in portions a day, an hour apart', value: portions, unit: '' }] : []),
+        ...(portions > 1 ? [{ what: 'portions a day, hours apart', value: portions, unit: '' }] : []),
         ...(ceiling === null ? [] : [{ what: 'may come to, at most', value: ceiling, unit }]),
         { what: 'it also brings', value: alsoBrings(salt, side) },
       ],
@@ -90,7 +93,7 @@ export const ELEMENT: Calculator = {
         'Dissolve in fresh water first, into strong flow; calcium and alkalinity at least half an hour apart.',
         ...[[ingredient?.caution, ingredient?.law].filter(Boolean).join(' ')].filter(Boolean),
         ...(band?.[1] != null && target > band[1]
-          ? [`Over the usual band of ${nameOf(salt.parameter)}, at most ${band[1]} ${unit}.`]
+          ? [`Over the usual band of ${nameOf(salt.parameter)}, at most ${reading.said(band[1], unit)}.`]
           : []),
       ],
       ...(ingredient && {
@@ -148,8 +151,10 @@ export const DOWN: Calculator = {
       return null
     if (target >= now)
       return (
-        reading.fault('target', `at or over the ${now} ${unitOf(cap.parameter)} there is: nothing has to come down`) ??
-        null
+        reading.fault(
+          'target',
+          `at or over the ${reading.said(now, unitOf(cap.parameter))} there is: nothing to lower`,
+        ) ?? null
       )
     const first = reading.ask(
       'waterChange.forTarget',
@@ -178,8 +183,8 @@ export const DOWN: Calculator = {
       })),
       cautions: [
         cap.parameter in FLOORS
-          ? `Find the source first; a level that drops in a day harms corals more than one that is high. Keep nitrate over ${FLOORS['no3']} and phosphate over ${FLOORS['po4']} mg/L.`
-          : `Find what raised it first; a level that drops in a day harms corals more than one that is high.`,
+          ? `Find the source first; a drop within a day harms corals more than a high value. Keep nitrate over ${FLOORS['no3']} and phosphate over ${FLOORS['po4']} mg/L.`
+          : 'Find what raised it first; a drop within a day harms corals more than a high value.',
       ],
     }
   },

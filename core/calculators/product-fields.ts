@@ -17,7 +17,7 @@ const FORMS = [
   { value: 'drops-raise', label: 'drops, so many raise so much water' },
   { value: 'packs-raise', label: 'packets or tablets, so many for so much water' },
   { value: 'powder', label: 'powder, percent active' },
-  { value: 'spoon', label: 'salt, soda or Epsom salt, by a level teaspoon that was weighed' },
+  { value: 'spoon', label: 'salt, soda or Epsom salt, by a teaspoon levelled off and weighed' },
   { value: 'pack', label: 'packets or tablets, mg active in one' },
   { value: 'drops', label: 'drops, mg in a mL' },
 ]
@@ -100,7 +100,7 @@ export function productFields(values: Values, products: readonly KnownProduct[])
     return [
       ...labelled,
       { id: 'spoonOf', label: 'It is', choices: SPOONED, start: 'salt' },
-      { id: 'spoonG', label: 'A level teaspoon weighs', unit: 'g', hint: 'of this powder, weighed' },
+      { id: 'spoonG', label: 'A teaspoon, levelled off, weighs', unit: 'g', hint: 'of this powder, weighed' },
     ]
   return [
     ...labelled,

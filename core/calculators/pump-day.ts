@@ -1,3 +1,7 @@
+import { PARAMETERS_AS_ASKED } from '../catalogue/parameters-as-asked.ts'
+import type { Parameter } from '../catalogue/parameter.ts'
+import { raisedBy } from '../readings/raises.ts'
+import { raiseCap } from '../water/correction/salts.ts'
 import { comesAlong } from '../readings/comes-along.ts'
 import { mgPerUnit } from '../dosing/product.ts'
 import type { Sentence } from '../words/measure.ts'
@@ -25,11 +29,20 @@ function alongLine(ingredient: string | null, mgPerL: number): AnswerLine[] {
   if (along.length === 0) return []
   const value: Exclude<Sentence, string>[number][] = along.flatMap(({ name, value: rise, unit }, i) => [
     ...(i === 0 ? [] : [', ']),
-    { value: rise, unit: unit === '°C' ? '°C apart' : unit, digits: 2 },
+    { value: rise, unit, digits: 2 },
     ` of ${name}`,
   ])
-  return [{ what: 'brings along a day', value: [...value] }]
+  return [{ what: 'brings along a day', value }]
 }
+
+/** What a day's dose raises faster than corals bear, outbreaks.md 5.4: half of the cap of some holds for small-polyp corals. */
+const overCaps = (ingredient: string | null, mgPerL: number): { parameter: Parameter; cap: number }[] =>
+  ingredient === null
+    ? []
+    : PARAMETERS_AS_ASKED.flatMap((parameter) => {
+        const cap = raiseCap(parameter.id, 'usual', false)
+        return cap !== null && raisedBy(ingredient, parameter.id, mgPerL) > cap * (1 + 1e-9) ? [{ parameter, cap }] : []
+      })
 
 /** Any day's amount for a dosing pump of any make: nothing has to be attached. */
 export const PUMP_DAY: Calculator = {
@@ -80,6 +93,8 @@ export const PUMP_DAY: Calculator = {
     const days = (bottleMl - residueMl) / mlPerDay
     const whole = Math.floor(days + 1e-9)
     const emptyAt = from + (days - whole) * hours
+    const dayMgPerL = (mlPerDay * mgPerUnit(product.product)) / volumeL
+    const over = overCaps(product.ingredient, dayMgPerL)
     return {
       lead: { what: 'an hour', value: mlPerDay / hours, unit: 'mL' },
       says: hours === HOURS_A_DAY ? 'all day' : `from ${clockOf(from)} until ${clockOf(until)}`,
@@ -92,9 +107,15 @@ export const PUMP_DAY: Calculator = {
               ? `on the first day, about ${clockOf(emptyAt)}`
               : `after ${whole} full ${whole === 1 ? 'day' : 'days'}, about ${clockOf(emptyAt)}`,
         },
-        ...alongLine(product.ingredient, (mlPerDay * mgPerUnit(product.product)) / volumeL),
+        ...alongLine(product.ingredient, dayMgPerL),
       ],
-      cautions: product.cautions,
+      cautions: [
+        ...over.map(
+          ({ parameter, cap }) =>
+            `Raises ${parameter.name} by more than ${reading.said(cap, parameter.unit)} a day, unless the tank takes that much up: spread it over more days. Small-polyp corals bear half of it.`,
+        ),
+        ...product.cautions,
+      ],
     }
   },
 }

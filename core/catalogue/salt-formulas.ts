@@ -3,6 +3,8 @@
  * part of its molar mass, the water of crystallisation with it.
  */
 
+import { DKH_PER_MEQ } from '../units/units.ts'
+
 /** Standard atomic weights, g/mol, abridged to five digits: IUPAC 2021. */
 const ATOMS = {
   H: 1.008,
@@ -32,6 +34,8 @@ interface SaltFormula {
   counted?: Formula
   /** The same salt with the least water it is sold with, where that is less. */
   driest?: Formula
+  /** The largest share that is still taken for the ion's, where other salts of it are sold under the same name. */
+  mostShare?: number
   /** What one formula unit brings to the water. `alk` in equivalents. */
   brings: { alk?: number; ca?: number; mg?: number; k?: number; no3?: number; po4?: number; sio2?: number; na?: number }
 }
@@ -47,7 +51,6 @@ const plus = (...formulas: Formula[]): Formula => {
 const CALCIUM_CHLORIDE: Formula = { Ca: 1, Cl: 2 }
 const MAGNESIUM_CHLORIDE: Formula = { Mg: 1, Cl: 2 }
 const SODIUM_SILICATE: Formula = { Na: 2, Si: 1, O: 3 }
-const COPPER_SULPHATE: Formula = { Cu: 1, S: 1, O: 4 }
 const NITRATE: Formula = { N: 1, O: 3 }
 const PHOSPHATE: Formula = { P: 1, O: 4 }
 const SILICA: Formula = { Si: 1, O: 2 }
@@ -86,15 +89,14 @@ const FORMULAS: Readonly<Record<string, SaltFormula>> = {
   },
   'ammonium-chloride': { salt: { N: 1, H: 4, Cl: 1 }, counted: { N: 1 }, brings: {} },
   'cu-ion': {
-    salt: plus(COPPER_SULPHATE, WATER(5)),
+    salt: plus({ Cu: 1, S: 1, O: 4 }, WATER(5)),
     counted: { Cu: 1 },
-    driest: COPPER_SULPHATE,
+    // Other copper salts hold more: only a pure one is read by the formula, for a strength that is read too low is dosed too high.
+    mostShare: 0.99,
     brings: {},
   },
 }
 
-/** Alkalinity by the hobby's convention: 2.8 dKH in 1 meq/L (design contract). */
-const DKH_PER_MEQ = 2.8
 /** What one formula unit of each is, g/mol. */
 const BROUGHT: Readonly<Record<Exclude<keyof SaltFormula['brings'], 'alk'>, number>> = {
   ca: ATOMS.Ca,
@@ -106,29 +108,48 @@ const BROUGHT: Readonly<Record<Exclude<keyof SaltFormula['brings'], 'alk'>, numb
   sio2: molarMass(SILICA),
 }
 
+/** A weighed salt may be off by so much (EA). */
+const WEIGHED_OFF = 1.01
+
+/** A formula as it is asked for, again and again: worked out once. */
+interface SaltFigures {
+  countedShare: number
+  mostCountedShare: number
+  /** See `broughtPerMgPerL`. */
+  perMgPerL: Readonly<Record<string, number>>
+}
+const FIGURES: ReadonlyMap<string, SaltFigures> = new Map(
+  Object.entries(FORMULAS).map(([id, { salt, counted, driest, mostShare, brings }]): [string, SaltFigures] => {
+    const countedGPerMol = molarMass(counted ?? salt)
+    return [
+      id,
+      {
+        countedShare: countedGPerMol / molarMass(salt),
+        mostCountedShare: mostShare ?? Math.min(1, (countedGPerMol / molarMass(driest ?? salt)) * WEIGHED_OFF),
+        perMgPerL: Object.fromEntries(
+          Object.entries(brings).map(([of, units]) => [
+            of,
+            (units * (of === 'alk' ? DKH_PER_MEQ : BROUGHT[of as keyof typeof BROUGHT])) / countedGPerMol,
+          ]),
+        ),
+      },
+    ]
+  }),
+)
+
 /**
  * The part of a pure salt's mass that its strength is counted in, by molar masses, hydrate included.
  * @returns 1 for what is counted as the whole substance
  * @example
  * countedShare('magnesium-chloride-hexahydrate') // 0.11955: a gram holds 120 mg of magnesium
  */
-export function countedShare(ingredient: string): number {
-  const row = FORMULAS[ingredient]
-  return row?.counted ? molarMass(row.counted) / molarMass(row.salt) : 1
-}
-
-/** A weighed salt may be off by so much (EA). */
-const WEIGHED_OFF = 1.01
+export const countedShare = (ingredient: string): number => FIGURES.get(ingredient)?.countedShare ?? 1
 
 /**
  * The largest share that a powder of a salt can hold of what it is counted in: that of its driest form.
  * @returns 1 for what is counted as the whole substance
  */
-export function mostCountedShare(ingredient: string): number {
-  const row = FORMULAS[ingredient]
-  if (!row?.counted) return 1
-  return Math.min(1, (molarMass(row.counted) / molarMass(row.driest ?? row.salt)) * WEIGHED_OFF)
-}
+export const mostCountedShare = (ingredient: string): number => FIGURES.get(ingredient)?.mostCountedShare ?? 1
 
 /**
  * The share of a powder that counts, as its keeper meant it. Until products said whether a percentage is of the salt or of its ion, a pure salt
@@ -149,10 +170,5 @@ export const meantFraction = (ingredient: string, activeFraction: number): numbe
  * broughtPerMgPerL('sodium-bicarbonate', 'alk') // 0.03333 dKH
  * broughtPerMgPerL('potassium-nitrate', 'k') // 0.6306 mg/L with each mg/L of nitrate
  */
-export function broughtPerMgPerL(ingredient: string, of: keyof SaltFormula['brings']): number {
-  const row = FORMULAS[ingredient]
-  const units = row?.brings[of]
-  if (!row || units === undefined) return 0
-  const countedGPerMol = molarMass(row.counted ?? row.salt)
-  return of === 'alk' ? (units * DKH_PER_MEQ) / countedGPerMol : (units * BROUGHT[of]) / countedGPerMol
-}
+export const broughtPerMgPerL = (ingredient: string, of: keyof SaltFormula['brings']): number =>
+  FIGURES.get(ingredient)?.perMgPerL[of] ?? 0

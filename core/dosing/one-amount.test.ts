@@ -222,6 +222,10 @@ describe('what was kept before a salt counted by its formula', () => {
     expect(kept('calcium-chloride-dihydrate', 0.272)).toBeCloseTo(272, 9)
     expect(kept('calcium-chloride-dihydrate', 0.36)).toBeCloseTo(360, 9)
     expect(kept('sodium-bicarbonate', 1)).toBe(1000)
+    // Other copper salts hold more than the sulphate: read too low they would be dosed too high.
+    expect(kept('cu-ion', 0.41)).toBe(410)
+    expect(kept('cu-ion', 0.6)).toBe(600)
+    expect(kept('cu-ion', 1)).toBeCloseTo(254.5, 1)
   })
   test('its doses are read with the right share, and stay as they were written', () => {
     const dose = { ingredient: 'potassium-nitrate', amount: 2, unit: 'g' as const, massMg: 2000 }

@@ -1,6 +1,7 @@
 import type { Page } from '@playwright/test'
 import { spawn, type ChildProcess } from 'node:child_process'
 import { setTimeout as sleep } from 'node:timers/promises'
+import { FORMS as LEDGER_FORMS } from '../../app/screens/ledger/opened.ts'
 import { RandomStream } from '../../core/numbers/random.ts'
 import { fileURLToPath } from 'node:url'
 
@@ -10,21 +11,8 @@ const root = fileURLToPath(new URL('../..', import.meta.url))
 const PORT = Number(process.env['ATTACK_PORT'] ?? 5911)
 export const ORIGIN = `http://127.0.0.1:${PORT}`
 
-/** The quick forms of the ledger, by their names in its address. */
-export const FORMS = [
-  'reading',
-  'water-change',
-  'dose',
-  'sighting',
-  'move',
-  'death',
-  'bath',
-  'count',
-  'feed',
-  'top-off',
-  'contact',
-  'note',
-]
+/** The ledger's forms that keep what is typed; a photo asks for a file. */
+export const FORMS = LEDGER_FORMS.filter((form) => form !== 'photo')
 
 /** Brinvo's own server for an attack. */
 export async function startServer(): Promise<ChildProcess> {

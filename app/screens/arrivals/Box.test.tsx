@@ -165,7 +165,7 @@ describe('plan the way', () => {
     expect(screen.getByText(/How many litres are round orchid dottyback/)).toBeInTheDocument()
     expect(within(bag()).getByLabelText('pH')).toHaveAccessibleDescription('assumed')
     await user.type(within(bag()).getByLabelText('Water round it'), '1.2')
-    expect(await advice()).toHaveTextContent('Advised: ')
+    expect(await advice()).toHaveTextContent('If it is as assumed: ')
     expect(screen.getByText(/The bag’s salinity is assumed, and it decides more/)).toBeInTheDocument()
     // Nobody has measured it: what comes first, and what would be chosen for three bags.
     const before = screen.getByRole('region', { name: 'Before it is measured' })
@@ -174,6 +174,7 @@ describe('plan the way', () => {
     await waitFor(() => expect(before).not.toHaveTextContent('working it out'), { timeout: 15_000 })
     await user.type(within(bag()).getByLabelText('Salinity'), '31.6')
     await waitFor(() => expect(screen.queryByText(/Float, open, measure/)).not.toBeInTheDocument())
+    expect(await advice()).toHaveTextContent('Advised: ')
     await waitFor(() => expect(screen.queryByText(/The bag’s salinity is assumed/)).not.toBeInTheDocument())
   })
 

@@ -2,7 +2,8 @@ import { useCallback } from 'react'
 import { useSearchParams } from 'react-router'
 import { dayFromText, dayText, type Day } from '../../../core/time/zone.ts'
 
-const FORMS = [
+/** The forms of the ledger, by their names in its address. */
+export const FORMS = [
   'reading',
   'water-change',
   'dose',
@@ -18,7 +19,6 @@ const FORMS = [
   'photo',
 ] as const
 
-/** The forms of the ledger. */
 export type FormKind = (typeof FORMS)[number]
 
 /** What stands open beside the ledger; kept in the address, so that a reload or a link shows the same. */

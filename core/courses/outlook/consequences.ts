@@ -112,15 +112,17 @@ function lateMove(plan: CoursePlan, rounds: RoundsState): Consequence | null {
   }
 }
 
-/** What the reading at a break may err, mg/L, as a 95 % half-width. */
-function kitErrorOf({ readings }: DrugPlan['facts'], at: number): number {
-  const reading = readings.findLast(({ ms }) => ms <= at) ?? readings.at(-1)
-  if (!reading) return 0
-  return reading.sdMgPerL && reading.sdMgPerL > 0
-    ? reading.sdMgPerL * HALF_WIDTH_SDS
-    : HALF_WIDTH_SDS * typicalSd(reading.mgPerL)
-}
+/** 95 % half-widths in standard deviations. */
 const HALF_WIDTH_SDS = 1.96
+
+/** What the test of a break's lowest level may err, mg/L, as a 95 % half-width; 0 where no test says so low a level. */
+function kitErrorOf({ readings }: DrugPlan['facts'], lowestMgPerL: number): number {
+  const reading = readings.findLast(({ mgPerL }) => Math.abs(mgPerL - lowestMgPerL) < SAME_MG_PER_L)
+  if (!reading) return 0
+  const { sdMgPerL, mgPerL } = reading
+  return HALF_WIDTH_SDS * (sdMgPerL && sdMgPerL > 0 ? sdMgPerL : typicalSd(mgPerL))
+}
+const SAME_MG_PER_L = 1e-9
 
 function lowLevel(plan: DrugPlan): Consequence | null {
   const { clock, course, facts } = plan
@@ -134,7 +136,7 @@ function lowLevel(plan: DrugPlan): Consequence | null {
     return without && before !== null ? [{ parasite, before, ignored: without.risk, counted: risk }] : []
   })
   const under = course.dose.low - last.lowestMgPerL
-  const isWithinError = under <= kitErrorOf(facts, last.from)
+  const isWithinError = under <= kitErrorOf(facts, last.lowestMgPerL)
   return {
     rule: 'level-low',
     at: last.from,

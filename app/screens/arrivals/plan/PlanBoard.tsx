@@ -257,6 +257,7 @@ function Containers({ source, read, answered: { plan, question }, isBehind, onSt
           source={source}
           question={question}
           isSwapped={unread !== null}
+          isAssumed={container.ids.some((id) => unmeasured.has(id))}
         />
       ))}
       <Stack $gap={10}>

@@ -44,6 +44,7 @@ export function Advice({
   source,
   question,
   isSwapped,
+  isAssumed,
 }: {
   title: string | null
   container: ContainerPlan
@@ -52,12 +53,14 @@ export function Advice({
   question: NonNullable<BagReading['question']>
   /** Water was swapped, and the tank is to be measured before anything more is. */
   isSwapped: boolean
+  /** Nobody has measured the bag: it is advised only if it is as assumed. */
+  isAssumed: boolean
 }) {
   const { figure, how } = wayFigure(way)
   const { advised, reasons, keptWarm } = comparison
   const isAdvised = way.kind === advised
   const swap =
-    way.kind === 'match-and-release' && !isSwapped
+    way.kind === 'match-and-release' && !isSwapped && !(isAssumed && source.context.tank.role === 'display')
       ? matchingSwap(source.context.tank.volume?.netL ?? null, question.tank, bag.salinityPsu)
       : null
   return (
@@ -73,7 +76,13 @@ export function Advice({
         <Advised>
           <div>
             <Small as="span" style={{ fontSize: 15 }}>
-              {isAdvised ? 'Advised: ' : advised === null ? 'Chosen: ' : 'Chosen against the advice: '}
+              {isAdvised
+                ? isAssumed
+                  ? 'If it is as assumed: '
+                  : 'Advised: '
+                : advised === null
+                  ? 'Chosen: '
+                  : 'Chosen against the advice: '}
               {WAY_NAMES[way.kind].toLowerCase()}
             </Small>
             <div>
