@@ -1,13 +1,24 @@
+import { measureOut, needsOf } from '../bench/begin.ts'
 import { answerFor } from '../calculators/testing.ts'
+import { coralDipById } from '../catalogue/corals/coral-dips.data.ts'
 import { ingredientById, INGREDIENTS } from '../catalogue/ingredient.ts'
+import { PROCEDURES } from '../catalogue/procedures/procedures.ts'
+import { doseById } from '../catalogue/treatments/treatments.ts'
 import { doseToLevel } from '../courses/amounts/planned-dose.ts'
 import { METRIC } from '../household/settings.ts'
 import { productById, type ShelfProduct } from '../household/shelf.ts'
 import { recountedDoses } from '../household/recounted.ts'
+import { tankById } from '../household/tanks.ts'
 import type { Content } from '../journal/entry.ts'
+import { arrival } from '../journal/testing.ts'
+import { readLine } from '../logline/read.ts'
+import { tokenize } from '../logline/tokens.ts'
+import { isStop } from '../logline/types.ts'
+import { readDose } from '../logline/water.ts'
 import { raisedBy } from '../readings/raises.ts'
 import { balanceEvents } from '../water/balance.ts'
 import { planRaise } from '../water/correction/raise.ts'
+import { zoneClock } from '../time/zone.ts'
 import { CORRECTION_SALTS } from '../water/correction/salts.ts'
 import { ms, on, reef } from '../water/testing.ts'
 import { countedMassMg } from './counted-mass.ts'
@@ -41,6 +52,7 @@ const setUp = (ingredient: string, typed: Partial<ProductValues>): Content => {
   if ('problems' in read) throw new Error(`${ingredient} ${JSON.stringify(typed)}: ${JSON.stringify(read.problems)}`)
   return { kind: 'product-setup', ...on(-30), productId: 'jar', ...read.properties }
 }
+const split = (line: string) => [line, tokenize(line)] as const
 const onShelf = (ingredient: string, typed: Partial<ProductValues>): ShelfProduct =>
   productById(reef(setUp(ingredient, typed)), 'jar')!
 
@@ -91,6 +103,62 @@ describe.each(CASES)('one amount through every door: %s, %j', (ingredient, typed
     expect(doseToLevel(RISE_MG_PER_L, NET_L, product)!.amount! / exact).toBeCloseTo(1, 9)
     expect(measuredDown(RISE_MG_PER_L * NET_L, product)!.amount / exact).toBeCloseTo(1, 6)
   })
+
+  test('the log line, which the ledger’s form of a dose reads as well, and its bath', () => {
+    const journal = reef(setUp(ingredient, typed), arrival('plum', 'hall', 1))
+    const settings = { timeZone: 'UTC', units: METRIC, clock: zoneClock('UTC') }
+    const context = { journal, settings, now: ms(0) }
+    const amount = Number(exact.toPrecision(5))
+    const word = { mL: 'mL', g: 'g', pack: 'packs', drop: 'drops' }[product.unit]
+    const dose = readDose(
+      ...split(`jar ${amount}${word}`),
+      tankById(journal, 'hall')!,
+      new Date(ms(0)).toISOString(),
+      context,
+    )
+    if (isStop(dose)) throw new Error(JSON.stringify(dose))
+    expect(dose.content.massMg! / (RISE_MG_PER_L * NET_L)).toBeCloseTo(1, 4)
+    expect(dose.content.massMg! / (amount * perUnit)).toBeCloseTo(1, 9)
+    const line = `hall bath jar ${amount}${word} in 200L 8min`
+    const plain = readLine(line, context)
+    // Where the water speaks against the bath it asks first.
+    const bath = plain.state === 'keep' ? plain : readLine(`${line} happened because it was so`, context)
+    expect('contents' in bath ? bath.contents[0] : bath).toMatchObject({ kind: 'bath', massMg: dose.content.massMg })
+  })
+})
+
+const PROCEDURES_MEASURED_OUT = PROCEDURES.filter(({ measuredOut }) => measuredOut)
+test.each(
+  PROCEDURES_MEASURED_OUT.flatMap((procedure) =>
+    (procedure.choices.find(({ id }) => ['dip', 'dose'].includes(id))?.options ?? [{ id: '' }]).map(
+      ({ id }) => [procedure.id, id] as const,
+    ),
+  ),
+)('the bench measures out for %s (%s) what makes the level of its row', (id, option) => {
+  const procedure = PROCEDURES_MEASURED_OUT.find((one) => one.id === id)!
+  const start = {
+    choices: procedure.choices.map((choice) => ({
+      id: choice.id,
+      option: choice.options.some((one) => one.id === option) ? option : choice.options[0]!.id,
+    })),
+  }
+  const needs = needsOf(procedure, start)!
+  const product = onShelf(needs.ingredient, { form: 'solution', stated: 'mg-per-ml', strength: '20' })
+  const out = measureOut(procedure, start, product, NET_L, 7)!
+  // Only the label knows how much of it.
+  if (needs.byLabel) return expect(out).toMatchObject({ amount: 7 })
+  const [row] = [procedure.measuredOut!].map((measured) =>
+    measured.for === 'tank'
+      ? measured.mgPerL[option]! *
+        (start.choices.some((choice) => choice.id === 'redose' && choice.option === 'replaced') ? 0.5 : 1)
+      : measured.for === 'bath'
+        ? doseById(measured.dose)!.target
+        : coralDipById(option).mgPerL!.target,
+  )
+  // Formalin is counted in µL.
+  const perMl = ingredientById(needs.ingredient)!.amountIs === 'volume' ? 1000 : 20
+  expect((out.amount * perMl) / NET_L / row!).toBeCloseTo(1, 6)
+  expect(out.massMg! / (out.amount * perMl)).toBeCloseTo(1, 6)
 })
 
 test.each(CORRECTION_SALTS)('Water’s correction weighs the same $id', (salt) => {

@@ -4,7 +4,7 @@ import { arrival, bareTank, copper, scribe } from '../journal/testing.ts'
 import { animalById, animalLabel, animalsOf, countAt, residentsOf } from './animals.ts'
 import { METRIC, settingsOf } from './settings.ts'
 import { productById, shelfOf } from './shelf.ts'
-import { equipmentOf, kitFor, tankAt, tankById, tanksOf } from './tanks.ts'
+import { equipmentOf, kitFor, netVolumeAt, tankAt, tankById, tanksOf } from './tanks.ts'
 
 const at = (day: number) => new Date(Date.parse('2026-07-01T12:00:00Z') + day * 86_400_000).toISOString()
 const ms = (day: number) => Date.parse(at(day))
@@ -28,6 +28,30 @@ describe('tanks', () => {
     expect(tankById(journal, 'q')).toMatchObject({ name: 'Sick bay', short: 'sick', volume: { netL: 60 } })
     expect(tankAt(journal, 'q', ms(2))).toMatchObject({ name: 'Quarantine', volume: { netL: 64.75 } })
     expect(tankById(journal, 'nowhere')).toBeNull()
+  })
+
+  test.each([
+    ['its sheet', [], 64.75],
+    ['what doses showed', [{ learntL: 58 }], 58],
+    ['a sheet measured again', [{ learntL: 58 }, { sheet: { shape: { kind: 'known' as const, litres: 60 } } }], 60],
+    ['what was learnt after it', [{ sheet: { shape: { kind: 'known' as const, litres: 60 } } }, { learntL: 55 }], 55],
+    [
+      'no sheet that leaves water',
+      [{ learntL: 58 }, { sheet: { shape: { kind: 'known' as const, litres: 60 }, sumpL: -70 } }],
+      null,
+    ],
+  ])('the net volume of now and of an instant are one: %s', (_, changes, netL) => {
+    const { journal } = household(
+      bareTank('q', 'Quarantine'),
+      ...changes.map((change, i) => ({
+        kind: 'tank-change' as const,
+        happened: at(i + 1),
+        tankId: 'q',
+        changes: change,
+      })),
+    )
+    expect(tankById(journal, 'q')!.volume?.netL ?? null).toBe(netL)
+    expect(netVolumeAt(journal, 'q', ms(9))).toBe(netL)
   })
 
   test('a tank taken down leaves the list, and comes back when its strike-out does', () => {

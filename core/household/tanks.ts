@@ -47,6 +47,12 @@ function withChange(setup: ContentOf<'tank-setup'>, { changes }: ContentOf<'tank
   return changed<ContentOf<'tank-setup'>>(changes.sheet ? plain : setup, changes)
 }
 
+/** Net litres of a set-up: what doses and readings have shown, else what its sheet comes to; null while there is no sheet, or it leaves no water. */
+function netLitresOf(setup: ContentOf<'tank-setup'>): number | null {
+  const volume = setup.sheet && tankVolume(setup.sheet)
+  return volume?.ok ? (setup.learntL ?? volume.value.netL) : null
+}
+
 function describe(id: string, lines: readonly Line[]): Tank | null {
   let setup: ContentOf<'tank-setup'> | null = null
   let since = 0
@@ -70,7 +76,7 @@ function describe(id: string, lines: readonly Line[]): Tank | null {
     role: setup.role,
     profile: setup.profile as BandProfileId | undefined,
     sheet,
-    volume: volume?.ok ? { ...volume.value, ...(setup.learntL !== undefined && { netL: setup.learntL }) } : null,
+    volume: volume?.ok ? { ...volume.value, netL: netLitresOf(setup)! } : null,
     sheetNetL: volume?.ok ? volume.value.netL : null,
     learnt: setup.learntL !== undefined,
     contents: setup.contents ?? [],
@@ -105,18 +111,14 @@ export function tankAt(journal: Journal, id: string, at: number): Tank | null {
  * @returns null where it is not worked out
  */
 export function netVolumeAt(journal: Journal, id: string, at: number): number | null {
+  let setup: ContentOf<'tank-setup'> | null = null
   let litres: number | null = null
-  let isPast = false
   for (const { content, at: changedAt, struck } of journal.about(`tank-definition:${id}`)) {
     if (struck || (content.kind !== 'tank-setup' && content.kind !== 'tank-change')) continue
     const described = content.kind === 'tank-setup' ? content : content.changes
-    if (changedAt > at && described.sheet && litres !== null) isPast = true
-    if (isPast) continue
-    if (described.sheet) {
-      const volume = tankVolume(described.sheet)
-      litres = volume.ok ? volume.value.netL : null
-    }
-    if (described.learntL !== undefined) litres = described.learntL
+    if (changedAt > at && described.sheet && litres !== null) break
+    setup = content.kind === 'tank-setup' ? content : setup && withChange(setup, content)
+    litres = setup && netLitresOf(setup)
   }
   return litres
 }

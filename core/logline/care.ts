@@ -1,3 +1,4 @@
+import { drawnAmount } from '../dosing/drawn-amount.ts'
 import { CORAL_DIPS } from '../catalogue/corals/coral-dips.data.ts'
 import { coralsOf } from '../household/corals.ts'
 import { HIGHEST_PATCH_STAGE } from '../catalogue/patch-stage.ts'
@@ -131,11 +132,7 @@ function readBath(
     tankId: tank.id,
     animalIds: residents.map(({ id }) => id),
     ...(own.length > 0 && { partIds: own.map(({ id }) => id) }),
-    ingredient: product.ingredient,
-    productId: product.id,
-    amount: measured,
-    unit: product.unit,
-    massMg: measured * product.mgPerUnit,
+    ...drawnAmount(product, measured),
     litres: water.litres,
     minutes: minutes.value,
   }

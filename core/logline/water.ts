@@ -1,4 +1,5 @@
 import { ingredientById } from '../catalogue/ingredient.ts'
+import { drawnAmount } from '../dosing/drawn-amount.ts'
 import { shelfOf, type ShelfProduct } from '../household/shelf.ts'
 import type { Tank } from '../household/tanks.ts'
 import type { ContentOf } from '../journal/entry.ts'
@@ -182,11 +183,7 @@ function plainDose(
       kind: 'dose',
       happened,
       tankId: tank.id,
-      ingredient: product.ingredient,
-      productId: product.id,
-      amount: measured,
-      unit: product.unit,
-      massMg: measured * product.mgPerUnit,
+      ...drawnAmount(product, measured),
     },
     words,
     amount,

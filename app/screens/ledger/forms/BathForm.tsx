@@ -3,6 +3,7 @@ import { ingredientById } from '../../../../core/catalogue/ingredient.ts'
 
 import { animalLabel, residentsOf } from '../../../../core/household/animals.ts'
 
+import { drawnAmount } from '../../../../core/dosing/drawn-amount.ts'
 import { shelfOf } from '../../../../core/household/shelf.ts'
 
 import type { ContentOf } from '../../../../core/journal/entry.ts'
@@ -83,11 +84,7 @@ export function BathForm({ tank, day, correcting, onDone }: FormProps<ContentOf<
             tankId: tank.id,
             animalIds: values.animalIds,
             ...(old?.partIds && { partIds: old.partIds }),
-            ingredient: product?.ingredient ?? '',
-            productId: product?.id ?? '',
-            amount,
-            unit: product?.unit ?? 'mL',
-            massMg: amount * (product?.mgPerUnit ?? 0),
+            ...drawnAmount(product ?? { id: '', ingredient: '', unit: 'mL', mgPerUnit: 0 }, amount),
             litres,
             minutes,
             ...(old?.courseId && { courseId: old.courseId }),

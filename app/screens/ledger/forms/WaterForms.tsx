@@ -1,4 +1,5 @@
 import { useForm } from 'react-hook-form'
+import { drawnAmount } from '../../../../core/dosing/drawn-amount.ts'
 import { ingredientById } from '../../../../core/catalogue/ingredient.ts'
 import { parameterById } from '../../../../core/catalogue/parameter.ts'
 import type { UnitHabits } from '../../../../core/household/settings.ts'
@@ -186,7 +187,7 @@ export function DoseForm({ tank, day, correcting, onDone }: FormProps<ContentOf<
   const [productId, amount] = form.watch(['productId', 'amount'])
   const product = shelf.find(({ id }) => id === productId)
   const ingredient = product && ingredientById(product.ingredient)
-  const massMg = product && Number(amount) > 0 ? Number(amount) * product.mgPerUnit : null
+  const massMg = product && Number(amount) > 0 ? drawnAmount(product, Number(amount)).massMg : null
   if (shelf.length === 0)
     return (
       <Stack>
