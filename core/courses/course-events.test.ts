@@ -1,6 +1,6 @@
 import { ofKind, one, ramped, wall, ward, type Ward } from './testing/ward.ts'
 import { ifChanged } from './outlook/what-if.ts'
-import { taskContents } from './task-contents.ts'
+import { taskContents } from './acts/task-contents.ts'
 
 function held(until: number, it: Ward = ramped()): Ward {
   for (let day = 2; day <= until; day++) it.read(day, '08:00', 2.2)

@@ -2,7 +2,7 @@ import { silicateDose } from './amounts/silicate-loop.ts'
 import { workLeftOf } from './outlook/plans/work-left.ts'
 import { byNearness } from './rules/nearness.ts'
 import { standingOf } from './standing/standing.ts'
-import { ruleWord } from './task-contents.ts'
+import { ruleWord } from './acts/task-contents.ts'
 import { planCourse } from './testing/plans.ts'
 
 test('rules stand nearest first: what holds, then by how near, then what is asked', () => {

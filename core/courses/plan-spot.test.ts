@@ -8,7 +8,7 @@ import { coursePlan } from './plan.ts'
 import { treatedUntreatedOf } from './outlook/plans/treated-untreated.ts'
 import { armDays } from './tracks/arm-days.ts'
 import { standingOf } from './standing/standing.ts'
-import { doseContent, ruleWord } from './task-contents.ts'
+import { doseContent, ruleWord } from './acts/task-contents.ts'
 
 /** A planted tank of 84 L with two patches of algae and one left as control; days from the first of November 2026. */
 function planted({

@@ -1,7 +1,7 @@
 import { doseById } from '../catalogue/treatments/treatments.ts'
 import { coursePlan } from '../courses/plan.ts'
 import { courseById } from '../courses/course.ts'
-import { doseContent, foodContent } from '../courses/task-contents.ts'
+import { doseContent, foodContent } from '../courses/acts/task-contents.ts'
 import { quarantine, type Quarantine } from '../courses/testing/schools.ts'
 import type { ContentOf } from '../journal/entry.ts'
 import { MS_PER_DAY, MS_PER_HOUR } from '../time/zone.ts'

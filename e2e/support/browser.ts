@@ -17,9 +17,11 @@ export async function startBrowser(profile: string): Promise<{ page: Page; kill:
     },
   )
   const exited = new Promise<void>((resolve) => browser.once('exit', () => resolve()))
-  await expect.poll(() => readPort(profile), { timeout: 20_000 }).not.toBeNull()
-  const connection = await chromium.connectOverCDP(`http://127.0.0.1:${readPort(profile)}`)
-  const page = await connection.contexts()[0]!.newPage()
+  const page = await firstPage(profile).catch((error: unknown) => {
+    // What did not answer is not left behind, writing into the profile.
+    process.kill(-browser.pid!, 'SIGKILL')
+    throw error
+  })
   // A returning visitor: the first screen does not ask which household to show.
   await page.addInitScript(() => {
     if (localStorage.getItem('brinvo-which') === null) localStorage.setItem('brinvo-which', 'sample')
@@ -34,6 +36,12 @@ export async function startBrowser(profile: string): Promise<{ page: Page; kill:
       for (let i = 0; i < GONE_TRIES && isThere(browser.pid!); i++) await sleep(GONE_MS)
     },
   }
+}
+
+async function firstPage(profile: string): Promise<Page> {
+  await expect.poll(() => readPort(profile), { timeout: 60_000 }).not.toBeNull()
+  const connection = await chromium.connectOverCDP(`http://127.0.0.1:${readPort(profile)}`)
+  return connection.contexts()[0]!.newPage()
 }
 
 const GONE_TRIES = 50

@@ -121,6 +121,16 @@ const sameContent = (entries: readonly Stored[]): string[] => {
   return [...seen].flatMap(([text, times]) => (times > 1 ? [text] : []))
 }
 
+/** A browser that does not come up on a busy machine says nothing of the app: it is started again. */
+async function startedBrowser(profile: string): ReturnType<typeof startBrowser> {
+  for (let i = 0; ; i++)
+    try {
+      return await startBrowser(profile)
+    } catch (error) {
+      if (i === 3) throw error
+    }
+}
+
 /**
  * Kills of the whole browser right after a press of a log line, a form, the bench or the tally. What was shown as kept is there once, word for
  * word, when it opens again; a press whose answer nobody saw is there once or not at all.
@@ -137,7 +147,7 @@ export async function attackKills(tries: number, seed: number): Promise<Tally> {
   let sameBefore = 0
   try {
     for (let i = 0; i <= tries; i++) {
-      const { page, kill } = await startBrowser(profile)
+      const { page, kill } = await startedBrowser(profile)
       let doing = 'opening'
       try {
         const isTally = random.next() < 0.2
@@ -192,7 +202,10 @@ export async function attackKills(tries: number, seed: number): Promise<Tally> {
       } finally {
         await kill()
       }
-      if (i > 0 && i % 50 === 0) console.error(`${i} kills, ${shown.size} entries shown as kept`)
+      if (i > 0 && i % 50 === 0)
+        console.error(
+          `${i} kills, ${shown.size} entries shown as kept, ${tally.lost} lost, ${tally.twice} twice, ${tally.hung} hung`,
+        )
     }
   } finally {
     removeProfile(profile)

@@ -1,12 +1,13 @@
 import { useState } from 'react'
 import { ingredientById } from '../../../core/catalogue/ingredient.ts'
 import { bathAmount } from '../../../core/courses/amounts/planned-bath.ts'
-import { bathContent } from '../../../core/courses/task-contents.ts'
+import { isActOff } from '../../../core/courses/acts/act-off.ts'
+import { contentsRead, type ActProblems } from '../../../core/courses/acts/act-read.ts'
+import { readBath } from '../../../core/courses/acts/read-bath.ts'
 import { litresFrom } from '../../../core/words/quantities.ts'
 import { shownFigure, shownUnit } from '../../../core/words/measure.ts'
 import { figures } from '../../../core/words/numbers.ts'
 import { FigureField } from '../../fields/plain.tsx'
-import type { Problem } from '../../fields/shell.tsx'
 import { thisInstant, useNow } from '../../frame/now.tsx'
 import { useKeeping, UnkeptNote } from '../../journal/keeping.tsx'
 import { useHousehold } from '../../journal/provider.tsx'
@@ -21,7 +22,7 @@ export function BathAct({ plan, task, next }: ActProps) {
   const { settings } = useHousehold()
   const now = useNow()
   const { keep, busy, unkept } = useKeeping()
-  const [problems, setProblems] = useState<Record<string, Problem>>({})
+  const [problems, setProblems] = useState<ActProblems>({})
   const bath = task.bath!
   const [litresText, setLitres] = useState(bath.litres === null ? '' : shownFigure(bath.litres, 'L', settings.units, 3))
   const [minutesText, setMinutes] = useState(String(bath.minutes[0]))
@@ -29,21 +30,13 @@ export function BathAct({ plan, task, next }: ActProps) {
   const litres = typed === null ? null : litresFrom(typed, settings.units)
   const minutes = numberIn(minutesText)
   const measured = litres === null ? null : bathAmount(bath, litres)
-  const content = (at: number) =>
-    litres === null || minutes === null ? null : bathContent(task, plan.course, at, { litres, minutes })
-  const proposed = content(now)
-  const doubts = useDoubts(proposed ? [proposed] : [])
+  const read = (at: number) => readBath(task, plan.course, { litres, minutes }, at)
+  const doubts = useDoubts(contentsRead(read(now)))
   const Do = next ? PrimaryButton : Button
   const send = async () => {
-    const found: Record<string, Problem> = {}
-    if (litres === null || !(litres > 0)) found['litres'] = { message: 'the water in the tub, such as 4' }
-    if (minutes === null || !(minutes > 0))
-      found['minutes'] = { message: `minutes, ${bath.minutes[0]} by the handbook` }
-    else if (minutes > bath.minutes[1])
-      found['minutes'] = { message: `at most ${bath.minutes[1]} min: longer harms the gills` }
-    setProblems(found)
-    const kept = content(thisInstant())
-    if (Object.keys(found).length === 0 && kept) await keep(doubts.answered([kept]))
+    const answer = read(thisInstant())
+    setProblems('problems' in answer ? answer.problems : {})
+    if ('contents' in answer) await keep(doubts.answered(answer.contents))
   }
   return (
     <>
@@ -82,10 +75,7 @@ export function BathAct({ plan, task, next }: ActProps) {
           )}
           <DoubtList doubts={doubts} />
           <Line>
-            <Do
-              onPress={() => void send()}
-              isDisabled={busy || !doubts.isClear || task.state === 'ahead' || task.waitsFor !== undefined}
-            >
+            <Do onPress={() => void send()} isDisabled={busy || !doubts.isClear || isActOff(task, now)}>
               Log the bath
             </Do>
           </Line>

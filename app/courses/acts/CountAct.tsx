@@ -1,6 +1,8 @@
 import { useState } from 'react'
 import { styled } from 'styled-components'
-import { iso } from '../../../core/time/zone.ts'
+import { isActOff } from '../../../core/courses/acts/act-off.ts'
+import { contentsRead } from '../../../core/courses/acts/act-read.ts'
+import { readPatchScores } from '../../../core/courses/acts/read-count.ts'
 import { thisInstant } from '../../frame/now.tsx'
 import { useKeeping, UnkeptNote } from '../../journal/keeping.tsx'
 import { Button, ButtonLink, PrimaryButton } from '../../look/buttons.ts'
@@ -35,18 +37,7 @@ export function CountAct({ plan, task, next }: ActProps) {
       </>
     )
   const scored = parts.filter(({ id }) => scores[id] !== undefined)
-  const send = () =>
-    keep([
-      {
-        kind: 'count',
-        happened: iso(thisInstant()),
-        tankId: plan.course.tankId,
-        measure: 'patch-stage',
-        parts: scored.map(({ id }) => ({ partId: id, value: scores[id]! })),
-        courseId: plan.course.id,
-        taskId: task.id,
-      },
-    ])
+  const send = () => keep(contentsRead(readPatchScores(plan, task, scores, thisInstant())))
   return (
     <>
       <div>
@@ -67,7 +58,7 @@ export function CountAct({ plan, task, next }: ActProps) {
         ))}
       </div>
       <Line>
-        <Do onPress={() => void send()} isDisabled={busy || scored.length === 0 || task.state === 'ahead'}>
+        <Do onPress={() => void send()} isDisabled={busy || scored.length === 0 || isActOff(task, thisInstant())}>
           {scored.length === 0 || scored.length === parts.length
             ? 'Log the scores'
             : `Log ${scored.length} of ${parts.length} scores`}

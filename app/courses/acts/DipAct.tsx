@@ -2,14 +2,14 @@ import { useState } from 'react'
 import { styled } from 'styled-components'
 import { CORAL_DIPS, coralDipById } from '../../../core/catalogue/corals/coral-dips.data.ts'
 import { bathAmount } from '../../../core/courses/amounts/planned-bath.ts'
-import { plannedDip } from '../../../core/courses/amounts/planned-dip.ts'
-import { dipContent } from '../../../core/courses/task-contents.ts'
+import { isActOff } from '../../../core/courses/acts/act-off.ts'
+import { contentsRead, type ActProblems } from '../../../core/courses/acts/act-read.ts'
+import { dipOf, mayHaveDip, readDip } from '../../../core/courses/acts/read-dip.ts'
 import { litresFrom } from '../../../core/words/quantities.ts'
 import { shownUnit } from '../../../core/words/measure.ts'
 import { figures, plural } from '../../../core/words/numbers.ts'
 import { numberIn } from '../../fields/number-in.ts'
 import { FigureField } from '../../fields/plain.tsx'
-import type { Problem } from '../../fields/shell.tsx'
 import { thisInstant, useNow } from '../../frame/now.tsx'
 import { useKeeping, UnkeptNote } from '../../journal/keeping.tsx'
 import { useHousehold } from '../../journal/provider.tsx'
@@ -89,18 +89,12 @@ export function DipAct({ plan, task, next }: ActProps) {
   const { journal, settings } = useHousehold()
   const now = useNow()
   const { keep, busy, unkept } = useKeeping()
-  const [problems, setProblems] = useState<Record<string, Problem>>({})
+  const [problems, setProblems] = useState<ActProblems>({})
   const [dipId, setDipId] = useState(task.dip!.dip.id)
-  const dip = coralDipById(dipId)
-  const planned = plannedDip(
-    journal,
-    plan.course,
-    plan.facts.parts.filter(({ id }) => task.dip!.hosts.some(({ partId }) => partId === id)),
-    dip,
-  )
-  const { product } = planned
+  const planned = dipOf(journal, plan, task, dipId)
+  const { dip, product } = planned
   const bath = product && planned.bath
-  const mayHave = planned.hosts.filter(({ mustNot }) => mustNot === null).map(({ partId }) => partId)
+  const mayHave = mayHaveDip(planned)
   const [chosen, setChosen] = useState<readonly string[] | null>(null)
   const ids = (chosen ?? mayHave).filter((id) => mayHave.includes(id))
   const [litresText, setLitres] = useState('')
@@ -110,33 +104,14 @@ export function DipAct({ plan, task, next }: ActProps) {
   const litres = typed === null ? null : litresFrom(typed, settings.units)
   const minutes = numberIn(minutesText)
   const measured = bath && litres !== null ? bathAmount(bath, litres) : null
-  const amount = measured ? measured.amount : numberIn(amountText)
-  const content = (at: number) =>
-    litres === null || minutes === null || amount === null || ids.length === 0
-      ? null
-      : dipContent(task, plan.course, at, {
-          dip,
-          product,
-          partIds: ids,
-          amount,
-          massMg: measured ? measured.makesMgPerL * litres : null,
-          litres,
-          minutes,
-        })
-  const proposed = content(now)
-  const doubts = useDoubts(proposed ? [proposed] : [])
+  const read = (at: number) =>
+    readDip(journal, plan, task, { dipId, partIds: ids, litres, minutes, amount: numberIn(amountText) }, at)
+  const doubts = useDoubts(contentsRead(read(now)))
   const Do = next ? PrimaryButton : Button
   const send = async () => {
-    const found: Record<string, Problem> = {}
-    if (litres === null || !(litres > 0)) found['litres'] = { message: 'the water in the dip, such as 2' }
-    if (minutes === null || !(minutes > 0)) found['minutes'] = { message: `minutes, ${dip.minutes[0]} at least` }
-    else if (minutes > dip.minutes[1])
-      found['minutes'] = { message: `at most ${dip.minutes[1]} min in this dip: longer burns tissue` }
-    if (amount === null || !(amount > 0)) found['amount'] = { message: 'as much as its label says for that water' }
-    if (ids.length === 0) found['hosts'] = { message: 'which corals were in it' }
-    setProblems(found)
-    const kept = content(thisInstant())
-    if (Object.keys(found).length > 0 || !kept || !(await keep(doubts.answered([kept])))) return
+    const answer = read(thisInstant())
+    setProblems('problems' in answer ? answer.problems : {})
+    if (!('contents' in answer) || !(await keep(doubts.answered(answer.contents)))) return
     // What is left of the round is another dip.
     setChosen(null)
     setLitres('')
@@ -232,10 +207,7 @@ export function DipAct({ plan, task, next }: ActProps) {
       )}
       <DoubtList doubts={doubts} />
       <Line>
-        <Do
-          onPress={() => void send()}
-          isDisabled={busy || !doubts.isClear || task.state === 'ahead' || task.waitsFor !== undefined}
-        >
+        <Do onPress={() => void send()} isDisabled={busy || !doubts.isClear || isActOff(task, now)}>
           {ids.length === planned.hosts.length
             ? 'Log the dip of all'
             : `Log the dip of ${ids.length} of ${planned.hosts.length}`}

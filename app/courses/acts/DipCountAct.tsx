@@ -1,7 +1,14 @@
 import { useState } from 'react'
 import { styled } from 'styled-components'
-import type { Content } from '../../../core/journal/entry.ts'
-import { iso } from '../../../core/time/zone.ts'
+import { isActOff } from '../../../core/courses/acts/act-off.ts'
+import { contentsRead } from '../../../core/courses/acts/act-read.ts'
+import {
+  hostsOfCount,
+  isDipCount,
+  NOT_COUNTED,
+  readDipCount,
+  type HostCount,
+} from '../../../core/courses/acts/read-count.ts'
 import { Stepper } from '../../fields/Stepper.tsx'
 import { thisInstant } from '../../frame/now.tsx'
 import { useKeeping, UnkeptNote } from '../../journal/keeping.tsx'
@@ -34,59 +41,22 @@ const Tick = styled.label`
   }
 `
 
-interface Counted {
-  cameOff: number | null
-  eggs: number | null
-  brushed: boolean
-}
-
-const NOTHING: Counted = { cameOff: null, eggs: null, brushed: false }
-
 /** What came off in a round, or was seen at a look: host by host, or nothing on any of them at one press. */
 export function DipCountAct({ plan, task, next }: ActProps) {
   const { keep, busy, unkept } = useKeeping()
-  const isDip = task.measure === 'came-off'
-  // Of a round those that were not counted yet.
-  const hosts = (isDip ? plan.dips?.rounds.at(-1)?.uncounted : plan.dips?.hosts) ?? []
-  const [counts, setCounts] = useState<Readonly<Record<string, Counted>>>({})
+  const isDip = isDipCount(task)
+  const hosts = hostsOfCount(plan, task)
+  const [counts, setCounts] = useState<Readonly<Record<string, HostCount>>>({})
   const [isOpen, setIsOpen] = useState(isDip)
   const Do = next ? PrimaryButton : Button
-  const of = (id: string) => counts[id] ?? NOTHING
-  const set = (id: string, change: Partial<Counted>) => setCounts({ ...counts, [id]: { ...of(id), ...change } })
-  const base = (at: number) => ({
-    kind: 'count' as const,
-    happened: iso(at),
-    tankId: plan.course.tankId,
-    courseId: plan.course.id,
-    taskId: task.id,
-  })
-  const contents = (isNothing: boolean): Content[] => {
-    const at = thisInstant()
-    const parts = (value: (one: Counted) => number | null) =>
-      hosts.flatMap(({ id }) => {
-        const counted = isNothing ? 0 : value(of(id))
-        return counted === null ? [] : [{ partId: id, value: counted }]
-      })
-    const measured = (
-      measure: 'came-off' | 'eggs' | 'brushed' | 'pest-count',
-      value: (one: Counted) => number | null,
-    ) => {
-      const of = parts(value)
-      return of.length === 0 ? [] : [{ ...base(at), measure, parts: of }]
-    }
-    if (!isDip) return measured('pest-count', ({ cameOff, eggs }) => (cameOff ?? 0) + (eggs ?? 0))
-    return [
-      ...measured('came-off', ({ cameOff }) => cameOff),
-      ...(isNothing ? [] : measured('eggs', ({ eggs }) => eggs)),
-      ...(isNothing ? [] : measured('brushed', ({ brushed }) => (brushed ? 1 : null))),
-    ]
-  }
+  const of = (id: string) => counts[id] ?? NOT_COUNTED
+  const set = (id: string, change: Partial<HostCount>) => setCounts({ ...counts, [id]: { ...of(id), ...change } })
   const log = async (isNothing: boolean) => {
-    if (await keep(contents(isNothing))) setCounts({})
+    if (await keep(contentsRead(readDipCount(plan, task, isNothing ? null : counts, thisInstant())))) setCounts({})
   }
   if (hosts.length === 0) return <Small>No coral is named yet.</Small>
   const counted = hosts.filter(({ id }) => of(id).cameOff !== null)
-  const isOff = busy || task.state === 'ahead'
+  const isOff = busy || isActOff(task, thisInstant())
   return (
     <>
       {isOpen && (

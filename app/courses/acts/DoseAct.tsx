@@ -1,5 +1,6 @@
 import { ingredientById } from '../../../core/catalogue/ingredient.ts'
-import { doseContent } from '../../../core/courses/task-contents.ts'
+import { isActOff } from '../../../core/courses/acts/act-off.ts'
+import { doseContent } from '../../../core/courses/acts/task-contents.ts'
 import { packStock, packStockWords } from '../../../core/dosing/pack-stock.ts'
 import { capital, figures } from '../../../core/words/numbers.ts'
 import { thisInstant, useNow } from '../../frame/now.tsx'
@@ -50,10 +51,7 @@ export function DoseAct({ plan, task, next, onForm }: ActProps) {
         </div>
       ) : (
         <Line>
-          <Do
-            onPress={() => void log()}
-            isDisabled={busy || !doubts.isClear || task.state === 'ahead' || task.waitsFor !== undefined}
-          >
+          <Do onPress={() => void log()} isDisabled={busy || !doubts.isClear || isActOff(task, now)}>
             Log {figures(content.amount, 4)} {content.unit}
           </Do>
           <PlainButton onPress={() => onForm('dose')}>{task.session ? 'less was used' : 'other amount'}</PlainButton>

@@ -1,6 +1,7 @@
 import { useState } from 'react'
+import { isActOff } from '../../../core/courses/acts/act-off.ts'
 import { USUAL_MEAL_G } from '../../../core/courses/amounts/planned-food.ts'
-import { foodContent, pumpsOffContent } from '../../../core/courses/task-contents.ts'
+import { foodContent, pumpsOffContent } from '../../../core/courses/acts/task-contents.ts'
 import { wordContent } from '../../../core/schedule/task.ts'
 import { figures } from '../../../core/words/numbers.ts'
 import { FigureField } from '../../fields/plain.tsx'
@@ -25,7 +26,7 @@ export function FeedAct({ plan, task, next }: ActProps) {
   const proposed = content(now)
   const doubts = useDoubts(proposed ? [proposed] : [])
   const Do = next ? PrimaryButton : Button
-  const isOff = busy || task.state === 'ahead' || task.waitsFor !== undefined
+  const isOff = busy || isActOff(task, now)
   // The timer that calls for the pumps again is a step of its own.
   const hasPumps = plan.course.definition.steps.some(({ id }) => id === 'pumps-on')
   const Fed = hasPumps ? Button : Do

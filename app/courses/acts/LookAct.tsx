@@ -1,5 +1,5 @@
 import { lazy, Suspense, useState } from 'react'
-import { taskContents } from '../../../core/courses/task-contents.ts'
+import { taskContents } from '../../../core/courses/acts/task-contents.ts'
 import type { CoursePlan } from '../../../core/courses/plan.ts'
 import { thisInstant, useNow } from '../../frame/now.tsx'
 import { useKeeping, UnkeptNote } from '../../journal/keeping.tsx'

@@ -1,7 +1,8 @@
 import { lazy, Suspense, type ReactNode } from 'react'
 import type { Act } from '../../../core/catalogue/courses/definitions.ts'
 import { TRANSFER_RULES } from '../../../core/catalogue/treatments/transfer-rules.data.ts'
-import { taskContents } from '../../../core/courses/task-contents.ts'
+import { isActOff } from '../../../core/courses/acts/act-off.ts'
+import { taskContents } from '../../../core/courses/acts/task-contents.ts'
 import { wordContent } from '../../../core/schedule/task.ts'
 import { tankById } from '../../../core/household/tanks.ts'
 import { countdownText, timeOf } from '../../../core/time/words.ts'
@@ -111,12 +112,7 @@ function ChangeAct(props: ActProps) {
           : 'Water matched in temperature and salinity, in slowly; extra air.'}
       </Bar>
       <Line>
-        <Do
-          onPress={() => void doIt()}
-          isDisabled={
-            busy || task.state === 'ahead' || (task.change.salinity !== undefined && task.waitsFor !== undefined)
-          }
-        >
+        <Do onPress={() => void doIt()} isDisabled={busy || isActOff(task, thisInstant())}>
           Log the {measureText(task.change.litres, 'L', settings.units, 3)} change
         </Do>
         <PlainButton onPress={() => onForm('water-change')}>another amount</PlainButton>
@@ -131,8 +127,8 @@ function MoveAct(props: ActProps) {
   const now = useNow()
   const { contents, keep, busy, note } = useDoing(props)
   const { task } = props
-  const isWaiting = task.waitsFor !== undefined || task.state === 'ahead'
-  const doubts = useDoubts(isWaiting || task.toTankId === undefined ? [] : contents(now, false))
+  const isWaiting = isActOff(task, now)
+  const doubts = useDoubts(isWaiting ? [] : contents(now, false))
   const Do = props.next ? PrimaryButton : Button
   const to = task.toTankId === undefined ? null : tankById(journal, task.toTankId)
   const title = to && !task.title.endsWith(to.name) ? `${task.title} to ${to.name}` : task.title
@@ -176,7 +172,7 @@ function SwitchAct(props: ActProps) {
       <Bar $tone="soon">
         Used carbon and medicated water are household waste where local law says so; never into nature.
       </Bar>
-      <Do onPress={() => void doIt()} isDisabled={busy || props.task.state === 'ahead'}>
+      <Do onPress={() => void doIt()} isDisabled={busy || isActOff(props.task, now)}>
         Carbon is in
       </Do>
       {note}
@@ -204,7 +200,7 @@ function TickAct(props: ActProps) {
     <>
       {task.caution && <Bar $tone="soon">{task.caution}</Bar>}
       <Line>
-        <Do onPress={() => void doIt()} isDisabled={busy || task.state === 'ahead' || task.waitsFor !== undefined}>
+        <Do onPress={() => void doIt()} isDisabled={busy || isActOff(task, thisInstant())}>
           {task.step === 'sterilise'
             ? 'Bleached, rinsed, drying'
             : task.act === 'mark'
@@ -226,7 +222,7 @@ function CloseAct(props: ActProps) {
   const isPlan = props.plan.course.definition.kind === 'plan'
   return (
     <>
-      <Do onPress={() => void doIt(true)} isDisabled={busy || now < task.notBefore}>
+      <Do onPress={() => void doIt(true)} isDisabled={busy || isActOff(task, now)}>
         {isPlan ? 'Finish the plan' : 'Finish the course'}
       </Do>
       {now < task.notBefore && <Small>from {timeOf(task.notBefore, settings.clock)} on that day</Small>}

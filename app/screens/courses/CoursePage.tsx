@@ -45,7 +45,7 @@ import { WorkLeftPanel } from './panels/WorkLeftPanel.tsx'
 import { AlkalinityPanel } from './panels/AlkalinityPanel.tsx'
 import { PANELS, panelKindOf } from './panels/panels.tsx'
 import { Rules } from './Rules.tsx'
-import { definitionLabel } from './start/start.ts'
+import { definitionLabel } from './start/labels.ts'
 import { WhatIf } from './what-if/WhatIf.tsx'
 
 const Ahead = styled.div`

@@ -1,5 +1,5 @@
 import { styled } from 'styled-components'
-import { ruleWord } from '../../../core/courses/task-contents.ts'
+import { ruleWord } from '../../../core/courses/acts/task-contents.ts'
 import { isDrugPlan, type CoursePlan } from '../../../core/courses/plan.ts'
 import { byNearness } from '../../../core/courses/rules/nearness.ts'
 import { runOf, type RuleState } from '../../../core/courses/rules/rules.ts'

@@ -5,7 +5,8 @@ import { ChipsField } from '../../../fields/fields.tsx'
 import type { Problem } from '../../../fields/shell.tsx'
 import { useHousehold } from '../../../journal/provider.tsx'
 import { Small } from '../../../look/text.ts'
-import { coralChoices, fishIn, isOfCorals, isOfFish, type StartValues } from './start.ts'
+import type { StartValues } from '../../../../core/courses/start-form/start-form.ts'
+import { coralChoices, fishIn, isOfCorals, isOfFish } from '../../../../core/courses/start-form/who-and-where.ts'
 
 /** The fish or the corals that a course is for, where it is for named ones. */
 export function ForWhom({

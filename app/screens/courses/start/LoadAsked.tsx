@@ -7,7 +7,7 @@ import { CheckField } from '../../../fields/fields.tsx'
 import type { Problem } from '../../../fields/shell.tsx'
 import { Bar, Heading, Small } from '../../../look/text.ts'
 import { Wrong } from './ConcernFields.tsx'
-import type { StartValues } from './start.ts'
+import type { StartValues } from '../../../../core/courses/start-form/start-form.ts'
 
 /** What a course asks of each fish, and the tick where that is too much to go unread. */
 export function LoadAsked({

@@ -5,7 +5,7 @@ import { SelectField } from '../../../fields/fields.tsx'
 import type { Problem } from '../../../fields/shell.tsx'
 import { useHousehold } from '../../../journal/provider.tsx'
 import { ButtonLink } from '../../../look/buttons.ts'
-import type { StartValues } from './start.ts'
+import type { StartValues } from '../../../../core/courses/start-form/start-form.ts'
 
 /** A product of the shelf by its active ingredient; the way to the shelf where there is none. */
 export function ProductField({

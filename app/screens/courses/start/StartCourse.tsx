@@ -4,22 +4,34 @@ import { useForm } from 'react-hook-form'
 import { useNavigate, useSearchParams } from 'react-router'
 import { styled } from 'styled-components'
 import { DEFINITIONS } from '../../../../core/catalogue/courses/all-definitions.ts'
-import { definitionById, withChosenParts, type Definition } from '../../../../core/catalogue/courses/definitions.ts'
+import { definitionById, withChosenParts } from '../../../../core/catalogue/courses/definitions.ts'
 import { PROSE } from '../../../../core/catalogue/courses/prose.data.ts'
 import { DOSE_SOURCES } from '../../../../core/catalogue/treatments/dose-sources.data.ts'
 import { doseById } from '../../../../core/catalogue/treatments/treatments.ts'
-import { directDose } from '../../../../core/safety/judge/direct-dose.ts'
-import { drugChoice, drugsOf } from '../../../../core/courses/amounts/drug-choices.ts'
+import { drugsOf } from '../../../../core/courses/amounts/drug-choices.ts'
 import { handlingLoad } from '../../../../core/handling/planned.ts'
 import { drugName } from '../../../../core/courses/names.ts'
 import { coursePreview, hoursBeforeDrug } from '../../../../core/courses/outlook/preview.ts'
-import { runningIn } from '../../../../core/courses/course.ts'
-import { concernsOf } from '../../../../core/safety/concerns.ts'
 import { NO_ANSWER } from '../../../../core/safety/answers.ts'
-import { shelfOf } from '../../../../core/household/shelf.ts'
-import { kitFor, tankById, tanksOf } from '../../../../core/household/tanks.ts'
+import { tanksOf } from '../../../../core/household/tanks.ts'
+import {
+  definitionDefaults,
+  drugDefaults,
+  judgeStart,
+  noOtherTanks,
+  readStartForm,
+  startDefaults,
+  tanksForStart,
+} from '../../../../core/courses/start-form/read-start-form.ts'
+import {
+  concernKey,
+  isLoadAsked,
+  startProblems,
+  type StartValues,
+} from '../../../../core/courses/start-form/start-form.ts'
+import { isFor, isOfFish, rampChoices } from '../../../../core/courses/start-form/who-and-where.ts'
 import { levelOf } from '../../../../core/safety/water/level.ts'
-import { dayText, iso, MS_PER_HOUR } from '../../../../core/time/zone.ts'
+import { dayText, MS_PER_HOUR } from '../../../../core/time/zone.ts'
 import { CheckField, SelectField, TextField } from '../../../fields/fields.tsx'
 import type { Problem } from '../../../fields/shell.tsx'
 import { thisInstant, useNow } from '../../../frame/now.tsx'
@@ -40,22 +52,7 @@ import { ProductField } from './ProductField.tsx'
 import { ShelfNeeds } from './ShelfNeeds.tsx'
 import { StartBesideAway } from './StartBesideAway.tsx'
 import { DrugCalendar, StepsCalendar } from './CourseCalendar.tsx'
-import {
-  concernKey,
-  coralChoices,
-  fishIn,
-  definitionOptions,
-  isFor,
-  isLoadAsked,
-  isOfCorals,
-  isOfFish,
-  namedCorals,
-  rampChoices,
-  startContent,
-  startInstant,
-  startProblems,
-  type StartValues,
-} from './start.ts'
+import { definitionOptions } from './labels.ts'
 
 const Choice = styled.div`
   display: flex;
@@ -71,121 +68,55 @@ export function StartCourse() {
   const navigate = useNavigate()
   const { keep, busy, unkept } = useKeeping()
   const [problems, setProblems] = useState<Record<string, Problem>>({})
-  const shelf = shelfOf(journal)
-  const asked = tankById(journal, params.get('tank') ?? '')
-  const startDefinition =
-    definitionById(params.get('definition') ?? '') ??
-    DEFINITIONS.find((one) => (asked ? isFor(one, asked.water) : true)) ??
-    DEFINITIONS[0]!
-  const allTanks = tanksOf(journal)
-  const tanksFor = (one: Definition) => allTanks.filter(({ water }) => isFor(one, water))
-  const first =
-    tanksFor(startDefinition).find(({ id }) => id === asked?.id) ??
-    tanksFor(startDefinition).find(({ role }) => role === 'quarantine') ??
-    tanksFor(startDefinition)[0]
-  const firstDrug = (one: Definition) =>
-    one.drugs.map((id) => doseById(id)!).find((dose) => shelf.some(({ ingredient }) => ingredient === dose.agent))
-      ?.id ??
-    one.drugs[0] ??
-    ''
-  const productFor = (agent: string | undefined) => shelf.find(({ ingredient }) => ingredient === agent)?.id ?? ''
-  const defaultsOf = (one: Definition, tankId: string): Partial<StartValues> => ({
-    doseId: firstDrug(one),
-    animalIds: isOfFish(one) ? fishIn(journal, tankId).map(({ id }) => id) : [],
-    partIds: isOfCorals(one) ? coralChoices(journal, tankId).map(({ value }) => value) : [],
-    productId: productFor(doseById(firstDrug(one))?.agent),
-    products: Object.fromEntries(one.products.map(({ dose, ingredient }) => [dose, productFor(ingredient)])),
-    options: Object.fromEntries(
-      one.options.map(({ id, choices }) => [
-        id,
-        (choices.find((choice) => params.getAll('for').includes(choice.id)) ?? choices[0])?.id ?? '',
-      ]),
-    ),
-    rampHours: String(rampChoices(doseById(firstDrug(one))?.agent ?? '')[0]),
-    direct: false,
-  })
+  const place = (at: number) => ({ journal, settings, now: at, caseId: params.get('case') ?? undefined })
+  const choices = params.getAll('for')
   const form = useForm<StartValues>({
-    defaultValues: {
-      definitionId: startDefinition.id,
-      tanks: { main: first?.id ?? '', other: '', observe: '', tub: '' },
-      readAt: '08:00',
-      startOn: dayText(settings.clock.dayOf(now)),
-      isLoadAccepted: false,
-      answers: {},
-      ...defaultsOf(startDefinition, first?.id ?? ''),
-    },
+    defaultValues: startDefaults(place(now), {
+      definitionId: params.get('definition') ?? undefined,
+      tankId: params.get('tank') ?? undefined,
+      choices,
+    }),
   })
   const values = form.watch()
-  const definition = definitionById(values.definitionId) ?? startDefinition
+  const context = judgeStart(values, place(now))
+  const { definition, tank, choice, product, concerns, directly, draft } = context
   const prose = PROSE[definition.id]
   const parts = withChosenParts(definition, values.options)
-  const tanks = tanksFor(definition)
+  const tanks = tanksForStart(journal, definition)
   const tankId = values.tanks['main'] ?? ''
-  const tank = tankById(journal, tankId)
-  const choice = definition.drugs.length > 0 ? drugChoice(definition.id, values.doseId) : undefined
   const dose = choice?.dose
-  const product = shelf.find(({ id, ingredient }) => id === values.productId && ingredient === dose?.agent) ?? null
-  const directly = dose
-    ? directDose(journal, tankId, dose, now, params.get('case') ?? undefined)
-    : { offer: 'no' as const, why: '' }
-  const isDirectOffered = directly.offer !== 'no'
-  const draft = startContent(
-    values,
-    { definition, concerns: [] },
-    { courseId: 'draft', happened: iso(startInstant(values, settings.clock, now) ?? now), kitId: undefined },
-  )
-  const concerns = concernsOf(journal, draft, { now }).filter(({ rule }) => rule !== 'two-schools')
-  const schoolHere = runningIn(journal, tankId).find((course) => course.definition.kind === 'school')
-  const context = {
-    definition,
-    tank,
-    choice,
-    product,
-    concerns,
-    directAllowed: isDirectOffered,
-    isTaken: definition.kind === 'school' && schoolHere !== undefined,
-  }
+  const isDirectOffered = context.directAllowed
   const found = (field: string) =>
     problems[field] ?? (field === 'tanks.main' ? startProblems(values, context)[field] : undefined)
   const send = form.handleSubmit(async (sent) => {
-    const wrong = startProblems(sent, context)
-    const at = startInstant(sent, settings.clock, thisInstant())
-    if (at === null) wrong['startOn'] = { message: 'today, or a day to come within a year' }
-    setProblems(wrong)
-    if (Object.keys(wrong).length > 0 || at === null) return
-    const courseId = `course-${thisInstant().toString(36)}`
-    const { setups, partIds } = namedCorals(journal, tankId, sent.partIds, at)
-    const content = startContent({ ...sent, partIds }, context, {
-      courseId,
-      happened: iso(at),
-      kitId: kitFor(journal, tankId, 'copper')?.id,
-      withCourseId: schoolHere?.id,
-      caseId: params.get('case') ?? undefined,
-    })
-    if (await keep([...setups, content])) void navigate(`/courses/${courseId}`)
+    const at = thisInstant()
+    const courseId = `course-${at.toString(36)}`
+    const read = readStartForm(sent, place(at), courseId)
+    setProblems('problems' in read ? read.problems : {})
+    if ('contents' in read && (await keep(read.contents))) void navigate(`/courses/${courseId}`)
   })
-  if (allTanks.length === 0) return <NoTank />
+  if (tanksOf(journal).length === 0) return <NoTank />
   const pickDefinition = (id: string) => {
     const one = definitionById(id) ?? definition
-    const fits = tank && isFor(one, tank.water) ? tank.id : (tanksFor(one)[0]?.id ?? '')
+    const fits = tank && isFor(one, tank.water) ? tank.id : (tanksForStart(journal, one)[0]?.id ?? '')
     form.reset({
       ...form.getValues(),
       definitionId: one.id,
-      tanks: { main: fits, other: '', observe: '', tub: '' },
-      ...defaultsOf(one, fits),
+      tanks: noOtherTanks(fits),
+      ...definitionDefaults(journal, one, fits, choices),
     })
     setProblems({})
   }
   const pickTank = (id: string) => {
-    const { animalIds = [], partIds = [] } = defaultsOf(definition, id)
+    const { animalIds, partIds } = definitionDefaults(journal, definition, id)
     form.setValue('animalIds', animalIds)
     form.setValue('partIds', partIds)
   }
   const pickDose = (doseId: string) => {
-    const agent = doseById(doseId)?.agent
-    form.setValue('productId', productFor(agent))
-    form.setValue('rampHours', String(rampChoices(agent ?? '')[0]))
-    form.setValue('direct', false)
+    const { productId, rampHours, direct } = drugDefaults(journal, doseById(doseId)?.agent)
+    form.setValue('productId', productId)
+    form.setValue('rampHours', rampHours)
+    form.setValue('direct', direct)
   }
   const load = handlingLoad(definition, values.options['capture'])
   const isStopped = concerns.some(({ override }) => override === 'none')

@@ -1,7 +1,7 @@
 import { useMemo, useState } from 'react'
 import { ifHappened } from '../../../../core/courses/outlook/what-if-entry.ts'
 import type { CoursePlan } from '../../../../core/courses/plan.ts'
-import { taskContents } from '../../../../core/courses/task-contents.ts'
+import { taskContents } from '../../../../core/courses/acts/task-contents.ts'
 import { momentBeside, spanText } from '../../../../core/time/words.ts'
 import { MS_PER_HOUR } from '../../../../core/time/zone.ts'
 import { useNow } from '../../../frame/now.tsx'

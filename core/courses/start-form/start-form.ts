@@ -1,20 +1,22 @@
-import { withChosenParts, type Definition } from '../../../../core/catalogue/courses/definitions.ts'
-import { doseById, rampOf } from '../../../../core/catalogue/treatments/treatments.ts'
-import { capital } from '../../../../core/words/numbers.ts'
-import type { Concern } from '../../../../core/safety/concern.ts'
-import { isAnswered, NO_ANSWER, setAside, type Answer } from '../../../../core/safety/answers.ts'
-import type { DrugChoice } from '../../../../core/courses/amounts/drug-choices.ts'
-import { handlingLoad } from '../../../../core/handling/planned.ts'
-import { HANDLING_LIMITS } from '../../../../core/handling/points.ts'
-import { animalGroupById } from '../../../../core/catalogue/animal-group.ts'
-import { coralSetup, coralsOf, unnamedCorals } from '../../../../core/household/corals.ts'
-import { animalLabel, residentsOf, type Animal } from '../../../../core/household/animals.ts'
-import type { ShelfProduct } from '../../../../core/household/shelf.ts'
-import type { Tank } from '../../../../core/household/tanks.ts'
-import type { ContentOf } from '../../../../core/journal/entry.ts'
-import type { Journal } from '../../../../core/journal/journal.ts'
-import { dayFromText, type ZoneClock } from '../../../../core/time/zone.ts'
-import type { Problem } from '../../../fields/shell.tsx'
+import { withChosenParts, type Definition } from '../../catalogue/courses/definitions.ts'
+import type { Concern } from '../../safety/concern.ts'
+import { isAnswered, NO_ANSWER, setAside, type Answer } from '../../safety/answers.ts'
+import type { DrugChoice } from '../amounts/drug-choices.ts'
+import { handlingLoad } from '../../handling/planned.ts'
+import { HANDLING_LIMITS } from '../../handling/points.ts'
+import type { ShelfProduct } from '../../household/shelf.ts'
+import type { Tank } from '../../household/tanks.ts'
+import type { ContentOf } from '../../journal/entry.ts'
+import { isOfCorals, isOfFish } from './who-and-where.ts'
+import { dayFromText, type ZoneClock } from '../../time/zone.ts'
+
+/** What is wrong with a field, in words. */
+interface Problem {
+  message: string
+}
+
+/** What is wrong, by field; empty where nothing is. */
+export type StartProblems = Readonly<Record<string, Problem>>
 
 /** What stands in the fields of a course about to start. */
 export interface StartValues {
@@ -41,76 +43,10 @@ export interface StartValues {
   answers: Record<string, Answer>
 }
 
-/** Salt water for the schools, unless they say otherwise; a plan goes where its weed grows. */
-export const isFor = ({ kind, water: own }: Definition, water: 'marine' | 'freshwater'): boolean =>
-  kind === 'plan' || own === 'any' || water === (own ?? 'marine')
-
-/** Whether a course is for fish that are named at its start. */
-export const isOfFish = ({ kind, steps }: Definition): boolean =>
-  kind === 'school' || kind === 'add-on' || steps.some(({ act }) => act === 'look')
-
-/** Whether a course is for corals that are named at its start. */
-export const isOfCorals = ({ kind }: Definition): boolean => kind === 'coral'
-
-/** Before the id of a coral of the ledger that is not named as a part yet. */
-const NEW_CORAL = 'new:'
-
-/** The corals of a tank that a course of dips may be for. */
-export const coralChoices = (journal: Journal, tankId: string): { value: string; label: string }[] => [
-  ...coralsOf(journal, tankId).map(({ id, name }) => ({ value: id, label: name })),
-  ...unnamedCorals(journal, tankId).map((animal) => ({
-    value: `${NEW_CORAL}${animal.id}`,
-    label: animalLabel(animal),
-  })),
-]
-
-/** The entries that name the chosen corals of the ledger as parts, and the ids of all that were chosen. */
-export function namedCorals(
-  journal: Journal,
-  tankId: string,
-  chosen: readonly string[],
-  at: number,
-): { setups: ContentOf<'part-setup'>[]; partIds: string[] } {
-  const setups = unnamedCorals(journal, tankId)
-    .filter(({ id }) => chosen.includes(`${NEW_CORAL}${id}`))
-    .map((animal) => coralSetup(animal, tankId, at))
-  return {
-    setups,
-    partIds: [...chosen.filter((id) => !id.startsWith(NEW_CORAL)), ...setups.map(({ partId }) => partId)],
-  }
-}
-
-/** What the courses are gathered under in a list. */
-const KIND_GROUPS: Record<Definition['kind'], string> = {
-  school: 'Quarantine',
-  'add-on': 'Beside a quarantine',
-  plan: 'Rest, and against outbreaks',
-  fallow: 'Without fish',
-  coral: 'Corals',
-}
-
-/** The courses to choose from, gathered by kind. */
-export const definitionOptions = (definitions: readonly Definition[]) =>
-  definitions.map((one) => ({ value: one.id, label: definitionLabel(one), group: KIND_GROUPS[one.kind] }))
-
-/** What a definition is called in a list: its name, its drugs and its days. */
-export const definitionLabel = ({ name, days, kind, drugs }: Definition): string =>
-  `${capital(name)}${drugs.length > 0 ? `, ${drugs.every((id) => doseById(id)?.agent === 'chloroquine') ? 'chloroquine' : drugs.includes('chloroquine-std') ? 'copper or chloroquine' : 'copper'}` : ''}${kind === 'school' && !/\b(days|watched)\b/.test(name) ? `, ${days} days` : ''}`
-
-/** The fish of a tank: what a school is for. */
-export const fishIn = (journal: Journal, tankId: string): Animal[] =>
-  residentsOf(journal, tankId).filter(({ group }) => animalGroupById(group)?.kind === 'fish')
-
 /** A name for a concern that a form field can carry. */
 export const concernKey = ({ rule, what }: Concern): string => `${rule}-${what}`.replace(/[^a-z0-9-]+/gi, '_')
 
-/** Steps of the ramp that may be chosen: the handbook's least and most hours between two. */
-export function rampChoices(agent: string): number[] {
-  const [least, most] = rampOf(agent).intervalHours ?? [24, 24]
-  return [...new Set([most, least])]
-}
-
-interface StartContext {
+export interface StartContext {
   definition: Definition
   tank: Tank | null
   /** The drug as chosen; undefined for a definition without one. */
@@ -188,7 +124,7 @@ const concernProblems = ({ answers }: StartValues, concerns: readonly Concern[])
   )
 
 /** What stands in the way of starting, beside which field; empty when nothing does. */
-export function startProblems(values: StartValues, context: StartContext): Record<string, Problem> {
+export function startProblems(values: StartValues, context: StartContext): StartProblems {
   const { definition } = context
   return {
     ...tankProblems(values, context),

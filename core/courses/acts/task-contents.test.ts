@@ -1,12 +1,12 @@
-import { courseById } from './course.ts'
-import { coursePreview } from './outlook/preview.ts'
-import { wordContent } from '../schedule/task.ts'
+import { courseById } from '../course.ts'
+import { coursePreview } from '../outlook/preview.ts'
+import { wordContent } from '../../schedule/task.ts'
 import { doseContent, ruleWord, taskContents } from './task-contents.ts'
-import { doseById } from '../catalogue/treatments/treatments.ts'
-import { contentFault } from '../journal/check.ts'
-import { productById } from '../household/shelf.ts'
-import { dilute, doseToward } from './amounts/planned-dose.ts'
-import { ramped, wall, ward, type Ward } from './testing/ward.ts'
+import { doseById } from '../../catalogue/treatments/treatments.ts'
+import { contentFault } from '../../journal/check.ts'
+import { productById } from '../../household/shelf.ts'
+import { dilute, doseToward } from '../amounts/planned-dose.ts'
+import { ramped, wall, ward, type Ward } from '../testing/ward.ts'
 
 const courseOf = (it: Ward) => courseById(it.journal, 'c')!
 const taskOf = (it: Ward, day: number, time: string, step: string) =>
