@@ -227,6 +227,7 @@ export type ScheduleName =
   | 'baths'
   | 'sets'
   | 'clear'
+  | 'carbon-out'
   | 'close'
   | 'close-plan'
   | 'end-mark'
@@ -283,6 +284,8 @@ export interface Step {
   only?: Only
   /** Rules that have to hold first: until then it waits. */
   needs?: readonly string[]
+  /** It protects what lives there, or is what later tests are held against: doses and bench work of its plan wait until it is done. */
+  protects?: true
   /** Shown beside it, before it is done. */
   caution?: string
   /** What to do, where the title does not say it. */

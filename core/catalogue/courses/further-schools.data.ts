@@ -66,6 +66,7 @@ const lowSalt = (part: Pick<Definition, 'id' | 'name' | 'treats' | 'days'>): Def
       title: 'Swap for salt water',
       act: 'change',
       due: { by: 'raise-salinity' },
+      needs: ['held'],
       how: 'At most 0.002 a day, over eight days or more.',
     },
     close,

@@ -113,6 +113,14 @@ export const DEWORM_SPACING: Rule = {
 }
 
 const DEWORMED: Only = { option: 'deworm', is: ['after', 'before'] }
+/** After the drug was taken out, before the dewormings. */
+export const CARBON_OUT: Step = {
+  id: 'carbon-out',
+  title: 'Carbon and resin out again',
+  act: 'switch',
+  due: { by: 'carbon-out' },
+  only: DEWORMED,
+}
 export const dewormStep: Step = { ...DEWORM_STEP, only: DEWORMED }
 export const dewormRules: readonly Rule[] = [
   { ...EATING, only: DEWORMED },

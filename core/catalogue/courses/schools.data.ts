@@ -3,6 +3,7 @@ import type { Definition, Rule, Step } from './definition.ts'
 import {
   ammonia,
   ammoniaLow,
+  CARBON_OUT,
   close,
   DEWORM,
   dewormings,
@@ -63,7 +64,7 @@ const thirty = (id: string, drugs: readonly string[]): Definition => ({
   ends: 'clear',
   lead: 'held',
   tracks: [{ id: 'held', kind: 'hold', by: 'drug', name: 'in range', days: 30 }, watch, ...dewormings],
-  steps: [...heldSteps, dewormStep, { id: 'clear', title: 'Take the drug out', act: 'switch', due: { by: 'clear' } }, close],
+  steps: [...heldSteps, dewormStep, { id: 'clear', title: 'Take the drug out', act: 'switch', due: { by: 'clear' }, needs: ['held'] }, CARBON_OUT, close],
   rules: [...heldRules, ...dewormRules, NO_SIGNS_AT_THE_END, ...levelEvents, ...setBack],
   handling: 1,
   restore: ['carbon', 'resin', 'uv', 'ozone', 'skimmer'],

@@ -14,7 +14,7 @@ export function isActOff(task: CourseTask, now: number): boolean {
     case 'close':
       return now < task.notBefore
     case 'switch':
-      return task.step !== 'pumps-on' && isAhead
+      return task.step !== 'pumps-on' && isWaiting
     case 'change':
       return isAhead || (task.change?.salinity !== undefined && task.waitsFor !== undefined)
     case 'count':

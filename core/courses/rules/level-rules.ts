@@ -45,7 +45,9 @@ export function levelKept({ journal, drug }: RuleInput): Judged {
   return lowered ? { state: 'broken', says: 'redose after the change first' } : { state: 'holds', says: 'held' }
 }
 
-function gapJudged({ gaps }: HoldCount): Judged {
+function gapJudged({ gaps, state }: HoldCount): Judged {
+  // A full count is not broken by what comes after it.
+  if (state === 'complete') return { state: 'not-yet', says: 'the count is full' }
   const gap = gaps.at(-1)
   return gap?.open === true
     ? { state: 'holds', says: `${spanText(gap.hours)} without a reading`, is: gap.hours, limit: GAP_HOURS.proven }

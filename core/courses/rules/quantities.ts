@@ -1,6 +1,8 @@
 import type { Condition, Op, Quantity } from '../../catalogue/courses/definitions.ts'
 import { MS_PER_DAY, MS_PER_HOUR } from '../../time/zone.ts'
 import { holds, levelsOf, type Verdict } from '../../readings/evidence.ts'
+import { dayBeside } from '../../time/words.ts'
+import { intervalOf, isLookedAt, isMeasured, isOfStart, speaksUntil, untestedSince } from './age.ts'
 import { roundsOf } from '../tracks/measure.ts'
 import { lastScores } from '../tracks/series.ts'
 import { sessionDays } from '../tracks/sessions.ts'
@@ -84,7 +86,8 @@ function quantityNow(input: RuleInput, asked: Quantity): Taken | null {
   if ('rounds' in asked) return plainly(sessionDays(input.facts, input.settings.clock))
   const scores = input.series ? lastScores(input.series, asked.arm) : []
   if (scores.length === 0) return null
-  return plainly(asked.of === 'least' ? Math.min(...scores) : Math.max(...scores))
+  const at = Math.max(...input.series!.parts.flatMap(({ last }) => last?.at ?? []))
+  return plainly(asked.of === 'least' ? Math.min(...scores) : Math.max(...scores), at)
 }
 
 /** Every value of a quantity that was ever taken in the course. */
@@ -124,14 +127,49 @@ function compare(left: Taken, op: Op, right: Taken): Verdict {
   return atLeast === atMost ? atLeast : 'open'
 }
 
+/** Nothing was measured: blind where a step of the course should have by now. */
+function unmeasured(input: RuleInput, asked: Quantity): Judged {
+  const since = untestedSince(input, asked)
+  return {
+    state: 'unknown',
+    says: 'not measured yet',
+    ...(since !== null && since < input.facts.now && { blindSince: since }),
+  }
+}
+
+/** Why what is known cannot be used: it is too old, or a value of the start was taken later. Null where it can. */
+function blindness(input: RuleInput, sides: readonly (readonly [Quantity, Taken])[]): Judged | null {
+  const { facts, settings } = input
+  const until = Math.min(...sides.map(([asked, { at }]) => speaksUntil(input, asked, at)))
+  if (facts.now > until) {
+    const last = Math.min(...sides.flatMap(([asked, { at }]) => (isMeasured(asked) && !isStart(asked) ? [at] : [])))
+    const isAsked = sides.some(([asked]) => !isStart(asked) && intervalOf(input, asked) !== null)
+    return {
+      state: 'unknown',
+      says: `not tested since ${dayBeside(settings.clock.dayOf(last), settings.clock.dayOf(facts.now))}`,
+      ...(isAsked && { blindSince: until }),
+    }
+  }
+  return sides.some(([asked, { at }]) => isStart(asked) && !isOfStart(input, at))
+    ? { state: 'unknown', says: 'no value of the start to compare with' }
+    : null
+}
+
+const isStart = (asked: Quantity): boolean => typeof asked === 'object' && 'at' in asked && asked.at === 'start'
+
 /** How a comparison stands: now, on the last rounds, or on every value of some days. */
 export function compared(input: RuleInput, condition: Comparison): Judged {
   const { left, op, right, onLast, apartHours = 0, forDays } = condition
   const [is, limit] = [quantityNow(input, left), quantityNow(input, right)]
-  if (is === null || limit === null) return { state: 'unknown', says: 'not measured yet' }
+  if (is === null || limit === null) return unmeasured(input, is === null ? left : right)
   const isHeld = (taken: Taken) => compare(taken, op, limit) === 'yes'
   const asOf = Math.max(is.at, limit.at)
   const when = Number.isFinite(asOf) ? { asOf } : {}
+  const blind = blindness(input, [
+    [left, is],
+    [right, limit],
+  ])
+  if (blind) return { ...blind, ...when }
   if (onLast !== undefined) {
     const count = Math.min(onLast, onEnd(takenOf(input, left), isHeld, apartHours))
     return {
@@ -146,6 +184,10 @@ export function compared(input: RuleInput, condition: Comparison): Judged {
   if (forDays !== undefined) {
     const since = heldSince(takenOf(input, left), isHeld)
     const days = since === null ? 0 : Math.min(forDays, Math.floor((input.facts.now - since) / MS_PER_DAY))
+    const looks = takenOf(input, left).map(({ at }) => at)
+    const { now } = input.facts
+    if (days >= forDays && !isLookedAt(input, left, looks, now - forDays * MS_PER_DAY, now))
+      return { state: 'unknown', says: `too few looks in ${forDays} days to say so`, ...when }
     return {
       state: days >= forDays ? 'holds' : 'not-yet',
       says: `${days} of ${forDays} days`,

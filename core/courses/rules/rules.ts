@@ -40,6 +40,8 @@ export interface RuleState {
   canBeDenied?: true
   /** The instant of the reading or count that it rests on, ms. */
   asOf?: number
+  /** Unknown though the course should have tested it: since when nothing recent speaks, ms. */
+  blindSince?: number
   /** What it is now and where its limit lies, where it compares numbers. */
   is?: number
   limit?: number
@@ -196,11 +198,13 @@ const FISHLESS_EVENTS: Readonly<Record<string, string>> = {
   'new-wet-item': 'new-wet-item',
 }
 
-function happened({ facts, fishless }: RuleInput, event: Restart['event'] | 'new-wet-item'): Judged {
+function happened({ facts, fishless, drug }: RuleInput, event: Restart['event'] | 'new-wet-item'): Judged {
   if (fishless) {
     const last = fishless.restarts.findLast(({ why }) => why === FISHLESS_EVENTS[event])
     return { state: last ? 'holds' : 'not-yet', says: last ? 'the days begin again' : 'none' }
   }
+  // Once the count is full, carbon takes the drug out as it should.
+  if (event === 'carbon-left-in' && drug?.clock.state === 'complete') return { state: 'not-yet', says: 'none' }
   const last = facts.restarts.findLast((one) => one.event === event)
   return { state: last ? 'holds' : 'not-yet', says: last ? 'the count starts over' : 'none' }
 }

@@ -35,6 +35,7 @@ const rule = strict({
   role: oneOf(['gate', 'hard', 'stop', 'escalate', 'success', 'event'] as const),
   state: oneOf(['holds', 'not', 'unknown', 'ask'] as const, 'ask: only the keeper can say'),
   asOf: maybeInstant('the reading or count that it rests on; null where it rests on none'),
+  blindSince: Type.Optional(instant('unknown since then, though the course should have tested it')),
   is: Type.Optional(Type.Number()),
   limit: Type.Optional(Type.Number()),
 })

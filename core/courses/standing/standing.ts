@@ -313,11 +313,12 @@ export function standingOf(
     anchors: anchorsOf(plan, counts),
     counts,
     series: seriesStanding(plan),
-    rules: [...plan.rules, ...plan.events].map(({ id, role, state, is, limit, asOf }) => ({
+    rules: [...plan.rules, ...plan.events].map(({ id, role, state, is, limit, asOf, blindSince }) => ({
       rule: id,
       role,
       state: RULE_STATES[state],
       asOf: asOf === undefined ? null : iso(asOf),
+      ...(blindSince !== undefined && { blindSince: iso(blindSince) }),
       ...(is !== undefined && { is }),
       ...(limit !== undefined && { limit }),
     })),

@@ -1,7 +1,7 @@
 import type { Step } from '../../catalogue/courses/definitions.ts'
 import { doseById } from '../../catalogue/treatments/treatments.ts'
 import { productById } from '../../household/shelf.ts'
-import { tankById } from '../../household/tanks.ts'
+import { equipmentAt, tankById } from '../../household/tanks.ts'
 import { spanText } from '../../time/words.ts'
 import { plannedBath } from '../amounts/planned-bath.ts'
 import { doseToward } from '../amounts/planned-dose.ts'
@@ -45,6 +45,14 @@ function whyOf({ track, done, state, missed }: DosesState, index: number): strin
   return `${spanText(best)} after the one before, ${spanText(least)} to ${spanText(most)}${late}`
 }
 
+/** What runs in the tank and would take the medicine out. */
+const boundBy = ({ journal, facts }: TaskInput, { track }: DosesState, tankId: string): string[] =>
+  doseById(track.dose)!.route === 'tank'
+    ? equipmentAt(journal, tankId, facts.now)
+        .filter(({ item, running }) => (item === 'carbon' || item === 'resin') && running)
+        .map(({ item }) => `${item} is out of the water`)
+    : []
+
 /** The doses to come of one of the course's counts of doses. */
 export function doseTasks(input: TaskInput, step: Step): Draft[] {
   const { facts, living } = input
@@ -52,7 +60,7 @@ export function doseTasks(input: TaskInput, step: Step): Draft[] {
   if (!state || state.state === 'full') return []
   if (facts.course.animalIds.length > 0 && living.length === 0) return []
   const tankId = doseTankOf(input, state)
-  const waitsFor = waitsForOf(input, step)
+  const waitsFor = [...waitsForOf(input, step), ...boundBy(input, state, tankId)]
   const { need } = state.track
   return state.ahead.map(({ ordinal, ...window }, i) => ({
     ...base(input, step, ordinal),

@@ -49,13 +49,48 @@ export function clearTask(input: DrugInput, step: Step): Draft | null {
   )
   if (isRunning) return null
   const at = clock.completesAt
+  // Carbon in before the count is proven full would set it to zero.
+  const waitsFor = waitsForOf(input, step)
   return {
     ...base(input, step, clock.run),
     title: `Take the ${drugWord(facts.course)} out: carbon in, change water`,
     why: clock.state === 'complete' ? 'the count is full' : 'when the count is full',
     notBefore: at,
     best: at,
-    notAfter: at + MS_PER_DAY,
+    notAfter: at + CLEAR_DAYS * MS_PER_DAY,
+    ...(waitsFor.length > 0 && { waitsFor }),
+  }
+}
+
+/** Days after the count is full in which the drug is taken out: the reading that proves it full may come a day later. */
+const CLEAR_DAYS = 2
+/** Carbon stays in for so many days after the treatment, before it would take the next medicine out (EA: a day takes most of it, two leave little). */
+const CARBON_DAYS = 2
+
+/** Before a medicine goes into water that carbon or resin is in, they come out. */
+export function carbonOutTask(input: TaskInput, step: Step): Draft | null {
+  const { facts, journal, observation, doses } = input
+  if (!observation) return null
+  const next = doses.flatMap(({ ahead }) => ahead.slice(0, 1)).sort((a, b) => a.best - b.best)[0]
+  if (!next) return null
+  const running = equipmentAt(journal, observation.tankId, facts.now).filter(
+    ({ item, running: isOn }) => (item === 'carbon' || item === 'resin') && isOn,
+  )
+  if (running.length === 0) return null
+  const since = Math.max(...running.map(({ since: from }) => from))
+  const best = Math.max(since + CARBON_DAYS * MS_PER_DAY, facts.course.startedAt)
+  return {
+    ...base(
+      input,
+      step,
+      doses.reduce((sum, { givenInAll }) => sum + givenInAll, 0),
+    ),
+    tankId: observation.tankId,
+    title: step.title,
+    why: 'it would take the next medicine out',
+    notBefore: since + MS_PER_DAY,
+    best,
+    notAfter: Math.max(next.notAfter, best + MS_PER_DAY),
   }
 }
 

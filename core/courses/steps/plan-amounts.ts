@@ -6,14 +6,14 @@ import { MS_PER_DAY, MS_PER_HOUR, type ZoneClock } from '../../time/zone.ts'
 import { measureText } from '../../words/measure.ts'
 import { doseToLevel, doseToward } from '../amounts/planned-dose.ts'
 import { sessionCap, tierOf } from '../amounts/planned-session.ts'
-import { silicateDose } from '../amounts/silicate-loop.ts'
+import { SILICATE_CAP_MG_PER_L, silicateDose } from '../amounts/silicate-loop.ts'
 import type { CourseRecord } from '../record/record.ts'
 import type { Draft, TaskInput } from './step-input.ts'
 
 /** An hour after a dose it is mixed; a reading of that hour is what the uptake is reckoned from (EA: up to three hours after). */
 const MIXED_HOURS = [0.5, 3] as const
 
-/** The next dose of silicate by what was taken up since the last one; nothing while a reading is missing. */
+/** The next dose of silicate by what was taken up since the last one; nothing before a first dose. */
 function silicateAmount(
   journal: Journal,
   { course, sessions, now }: CourseRecord,
@@ -29,7 +29,14 @@ function silicateAmount(
     last !== undefined && at - last.at >= MIXED_HOURS[0] * MS_PER_HOUR && at - last.at <= MIXED_HOURS[1] * MS_PER_HOUR
   const after = values.find(isMixed)
   const latest = values.at(-1)
-  if (!last || last.massMg === null || !after || !latest || latest.at <= after.at) return {}
+  if (!last || last.massMg === null) return {}
+  const toward = (from: number, mgPerL: number): Partial<Draft> => {
+    const dose = doseToward(from, from + mgPerL, from + mgPerL, volumeL, product)
+    return { ...(wanted && { ingredient: wanted.ingredient }), ...(dose && { dose }) }
+  }
+  // Without a test of the hour after the dose nobody knows what was taken up: the last amount again.
+  if (!after || !latest || latest.at <= after.at)
+    return toward(latest?.value ?? 0, Math.min(last.massMg / volumeL, SILICATE_CAP_MG_PER_L))
   const days = new Map(values.map(({ at, value }) => [clock.dayOf(at), value]))
   const next = silicateDose({
     afterDose: after.value,
@@ -38,8 +45,7 @@ function silicateAmount(
     lastDose: last.massMg / volumeL,
     daily: [...days.values()],
   })
-  const dose = doseToward(latest.value, latest.value + next, latest.value + next, volumeL, product)
-  return { ...(wanted && { ingredient: wanted.ingredient }), ...(dose && { dose }) }
+  return toward(latest.value, next)
 }
 
 /** What a step of a plan takes: a session's cap, a dose to a level, the silicate loop, a share of the water. */

@@ -2,6 +2,7 @@ import type { Definition, Step } from '../../catalogue/courses/definitions.ts'
 import { WHITE_STAGE } from '../../catalogue/patch-stage.ts'
 import { residentsOf } from '../../household/animals.ts'
 import { tankById } from '../../household/tanks.ts'
+import { wordOn } from '../../schedule/task.ts'
 import { trustedReadingsOf } from '../../readings/doubtful.ts'
 import { minuteOfTime, MS_PER_DAY, MS_PER_HOUR, type Day } from '../../time/zone.ts'
 import { measureText } from '../../words/measure.ts'
@@ -53,9 +54,11 @@ export function treatmentEnd({ facts, settings }: Pick<TaskInput, 'facts' | 'set
     : { day: clock.dayOf(marked), isMarked: true }
 }
 
-/** Rules that stop a plan, in words: doses wait for them. */
+/** Rules that stop a plan, or that cannot see whether they should, in words: doses wait for them. */
 export const stopsOf = ({ rules }: TaskInput): string[] =>
-  rules.filter(({ role, state }) => role === 'stop' && state === 'holds').map(({ rule }) => rule)
+  rules
+    .filter(({ role, state, blindSince }) => role === 'stop' && (state === 'holds' || blindSince !== undefined))
+    .map(({ rule }) => rule)
 
 type DaysDue = Exclude<Step['due'], { by: unknown }>
 
@@ -116,6 +119,16 @@ function windowOf(input: TaskInput, due: DaysDue, day: number, local: Day, every
   }
   const best = clock.instantAt(local, lightMinute(input, due) ?? course.readAtMinute)
   const isSpaced = every >= 2
+  const firstDay = clock.dayOf(course.startedAt)
+  // What belongs before the start can be done on the first day as well: it is never born late.
+  if (due.of !== 'end' && local < firstDay)
+    return {
+      best,
+      notBefore: clock.instantAt(local),
+      notAfter: clock.instantAt(firstDay + 1),
+      dayFrom: clock.instantAt(local),
+      dayUntil: clock.instantAt(firstDay + 1),
+    }
   // What is done before the next one's day, but in its window, is the next one: an entry is of one occasion only.
   const next = clock.instantAt(local + Math.max(1, Math.floor(every)))
   return {
@@ -127,11 +140,34 @@ function windowOf(input: TaskInput, due: DaysDue, day: number, local: Day, every
   }
 }
 
+/** What treats: it waits for what has to be done before. */
+const FIRST_ACTS: ReadonlySet<Step['act']> = new Set(['dose', 'bench'])
+
+/** Titles of what belongs before a plan's start and is still open: shrimp and snails out, carbon out, the tests that later ones are held against. */
+function preparationsOpen(input: TaskInput): string[] {
+  const { facts, settings } = input
+  const horizon = settings.clock.dayOf(facts.course.startedAt)
+  return facts.course.definition.steps
+    .filter(({ protects }) => protects)
+    .flatMap((step) =>
+      planTasks({ ...input, horizon }, step)
+        .filter(({ id }) => isOpen(input, id))
+        .slice(-1)
+        .map(({ title }) => title),
+    )
+}
+
+const isOpen = ({ journal }: TaskInput, taskId: string): boolean => {
+  const word = wordOn(journal, taskId)
+  return word?.state !== 'done' && word?.state !== 'skipped'
+}
+
 /** The occasions of a step of a plan, on days counted from its start or its end: outbreaks.md 5.2. */
 export function planTasks(input: TaskInput, step: Step): Draft[] {
   const { due } = step
   if ('by' in due) return []
-  const { facts, horizon, series } = input
+  const { facts, horizon, series, settings } = input
+  const { clock } = settings
   const { course, now } = facts
   const every = everyDays(input, due)
   const { anchor, last, why } = daysOf(input, due)
@@ -141,6 +177,7 @@ export function planTasks(input: TaskInput, step: Step): Draft[] {
   const waitsFor = [
     ...(step.act === 'dose' ? stopsOf(input) : []),
     ...(waitsForEnd ? ['the end of the treatment'] : []),
+    ...(FIRST_ACTS.has(step.act) && due.of !== 'end' && due.day >= 0 ? preparationsOpen(input) : []),
   ]
   let latest: Draft | null = null
   for (let day = due.day, ordinal = 0; day <= last; day += every, ordinal++) {
@@ -168,9 +205,12 @@ export function planTasks(input: TaskInput, step: Step): Draft[] {
       ...amountOf(input, step),
       ...(waitsFor.length > 0 && { waitsFor }),
     }
-    if (!isDone(input, step, Math.min(notBefore, dayFrom), dayUntil)) {
+    // What is done once may be done late: it counts at any time from its window on.
+    if (!isDone(input, step, Math.min(notBefore, dayFrom), every === 0 ? Infinity : dayUntil)) {
       // Of missed occasions only the newest is told; what waits for an end that has not come is not missed.
-      if (notAfter < now && (every > 0 || waitsForEnd)) latest = waitsForEnd ? null : draft
+      const isPast =
+        local < clock.dayOf(course.startedAt) && every > 0 ? clock.instantAt(local + 1) <= now : notAfter < now
+      if (isPast && (every > 0 || waitsForEnd)) latest = waitsForEnd ? null : draft
       else drafts.push(draft)
     } else latest = null
     if (every === 0) break
@@ -184,6 +224,8 @@ export function planTasks(input: TaskInput, step: Step): Draft[] {
   )
     return []
   const hasNext = drafts.some(({ notBefore }) => notBefore <= now)
+  // A missed test is late until it is made: the next one makes good for both.
+  if (latest && step.act === 'read') return [latest, ...drafts.filter(({ notBefore }) => notBefore > now)]
   return [...(latest && !hasNext ? [latest] : []), ...drafts]
 }
 

@@ -35,9 +35,15 @@ interface Swap {
   notAfter: number
 }
 
-function swapDrafts(input: TaskInput, step: Step, swaps: readonly Swap[], why: (index: number) => string): Draft[] {
+function swapDrafts(
+  input: TaskInput,
+  step: Step,
+  swaps: readonly Swap[],
+  alsoWaitsFor: readonly string[],
+  why: (index: number) => string,
+): Draft[] {
   const { facts, settings } = input
-  const waitsFor = waitsForOf(input, step)
+  const waitsFor = [...waitsForOf(input, step), ...alsoWaitsFor]
   return swaps.map(({ change, ...window }, i) => {
     const { toPsu, replacementPsu } = change.salinity!
     return {
@@ -82,7 +88,7 @@ export function lowerTasks(input: TaskInput, step: Step): Draft[] {
     level = to
     last = window.best
   }
-  return swapDrafts(input, step, swaps, (i) =>
+  return swapDrafts(input, step, swaps, [], (i) =>
     isBack
       ? 'it has risen over 1.010: the days start over once it is back'
       : i === 0 && swappedAt === null
@@ -113,7 +119,9 @@ export function raiseTasks(input: TaskInput, step: Step): Draft[] {
       swaps.push({ change, notBefore: begin + i * day, best: begin + i * day, notAfter: begin + (i + 1) * day })
     level = to
   }
-  return swapDrafts(input, step, swaps, () =>
+  // Each step up is reckoned from a reading: what the last one made of it is read first.
+  const isUnread = lastUp !== null && (salinity.readAt ?? -Infinity) < lastUp
+  return swapDrafts(input, step, swaps, isUnread ? ['a reading since the last step up'] : [], () =>
     isFull ? 'at most 0.002 a day' : 'when the days are full; at most 0.002 a day',
   )
 }

@@ -14,7 +14,7 @@ import {
   pumpsOnTasks,
 } from './coral-steps.ts'
 import { doseTasks } from './dose-steps.ts'
-import { clearTask, closeDosesTask, closeTask, moveTask } from './end-steps.ts'
+import { carbonOutTask, clearTask, closeDosesTask, closeTask, moveTask } from './end-steps.ts'
 import { closeCountTask, ghostFeedTasks } from './fallow-steps.ts'
 import { diluteTask, rampTask, readAfterCarbon, readTasks, redoseTask } from './level-steps.ts'
 import { closePlanTask, endMarkTask, planTasks, tierChangeTasks } from './plan-steps.ts'
@@ -43,6 +43,7 @@ const SCHEDULES: Record<Exclude<ScheduleName, LateScheduleName>, Schedule> = {
   baths: bathTasks,
   sets: setTasks,
   clear: ofDrug(clearTask),
+  'carbon-out': carbonOutTask,
   close: closeTask,
   'close-plan': closePlanTask,
   'end-mark': endMarkTask,

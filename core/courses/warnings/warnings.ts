@@ -5,7 +5,7 @@ import { productById } from '../../household/shelf.ts'
 import { tankById } from '../../household/tanks.ts'
 import type { Journal } from '../../journal/journal.ts'
 import { MS_PER_DAY, MS_PER_HOUR } from '../../time/zone.ts'
-import { dayAs, momentBeside, spanText } from '../../time/words.ts'
+import { dayAs, dayBeside, momentBeside, spanText } from '../../time/words.ts'
 import { capital, plural } from '../../words/numbers.ts'
 import type { DrugCourse } from '../course.ts'
 import type { RuleState } from '../rules/rules.ts'
@@ -233,7 +233,7 @@ function salinitySentences(input: WarningInput): CourseWarning[] {
   if (!salinity) return []
   const { clock, psu, limits } = salinity
   const when = (at: number) => momentBeside(at, facts.now, settings.clock)
-  const warnings: (CourseWarning | null)[] = []
+  const warnings: (CourseWarning | null)[] = [blindSentence(input)]
   const last = clock.breaks.at(-1)
   if (last && clock.state !== 'complete')
     warnings.push({
@@ -295,6 +295,34 @@ function doseSentences({ doses, facts, settings }: WarningInput): CourseWarning[
   })
 }
 
+/** A stop rule that cannot see comes first, then what has to be acted on. */
+const rankOf = ({ id, tone }: CourseWarning): number => (tone === 'soon' ? 2 : id === 'blind' ? 0 : 1)
+
+/** Rules that cannot see, since when, and what to do: above everything else. */
+function blindSentence({ rules, facts, settings }: WarningInput): CourseWarning | null {
+  const blind = rules.filter(({ blindSince }) => blindSince !== undefined)
+  if (blind.length === 0) return null
+  const stops = blind.filter(({ role }) => role === 'stop')
+  const isDark =
+    facts.course.definition.steps.some(({ procedure }) => procedure === 'blackout-cover') &&
+    facts.endedTreatmentAt === null
+  const last = Math.max(...blind.flatMap(({ asOf }) => asOf ?? []))
+  const tested = Number.isFinite(last)
+    ? `not tested since ${dayBeside(settings.clock.dayOf(last), settings.clock.dayOf(facts.now))}`
+    : 'not tested yet'
+  if (stops.length === 0)
+    return {
+      id: 'blind',
+      tone: 'soon',
+      text: `${capital(tested)}: whether this works cannot be judged. Test or count now.`,
+    }
+  return {
+    id: 'blind',
+    tone: 'act',
+    text: `${isDark ? `Dark, and ${tested}` : capital(tested)}: the stop rules cannot see. Test now${isDark ? ', or uncover' : ''}.`,
+  }
+}
+
 /** Everything that changes what to do in a course, most pressing first. */
 export function warningsOf(input: WarningInput): CourseWarning[] {
   const { journal, facts, seen, observation, settings, drug } = input
@@ -354,7 +382,5 @@ export function warningsOf(input: WarningInput): CourseWarning[] {
           },
     )
   }
-  return warnings
-    .filter((warning) => warning !== null)
-    .sort((a, b) => (a.tone === b.tone ? 0 : a.tone === 'act' ? -1 : 1))
+  return warnings.filter((warning) => warning !== null).sort((a, b) => rankOf(a) - rankOf(b))
 }

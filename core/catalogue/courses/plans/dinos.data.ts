@@ -121,7 +121,10 @@ export const DINO_PLANS: readonly Definition[] = [
     ],
     steps: [
       { ...cells('step-1', 'Median length of twenty cells; diatoms against dinoflagellates', { day: -3, every: 1, until: -1 }), measure: 'diatom-share' },
-      read('step-1-read', 'Silicate, nitrate 5 or over, phosphate 0.05 or over', ['sio2', 'no3', 'po4'], { day: -3 }, 'Phosphate remover out: it binds silicate.'),
+      {
+        ...read('step-1-read', 'Silicate, nitrate 5 or over, phosphate 0.05 or over', ['sio2', 'no3', 'po4'], { day: -3 }, 'Phosphate remover out: it binds silicate.'),
+        protects: true,
+      },
       {
         id: 'step-2',
         title: 'The first silicate, over an hour in strong flow',

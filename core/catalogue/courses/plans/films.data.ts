@@ -31,7 +31,7 @@ export const FILM_PLANS: readonly Definition[] = [
         caution: 'Never start a siphon by mouth.',
       },
       { id: 'step-1-change', title: 'Change half of the water', act: 'change', due: { day: -1 }, amount: 'change-share', share: 0.5 },
-      read('step-1-read', 'Test nitrate, ammonia, nitrite', ['no3', 'tan', 'no2'], { day: -1 }),
+      { ...read('step-1-read', 'Test nitrate, ammonia, nitrite', ['no3', 'tan', 'no2'], { day: -1 }), protects: true },
       {
         id: 'step-2',
         title: 'Cover it for three days',
@@ -98,7 +98,10 @@ export const FILM_PLANS: readonly Definition[] = [
       measured('head-count', 'heads seen', '', { better: 'higher', expected: [{ byDay: 0, share: 1 }] }),
     ],
     steps: [
-      read('step-1', 'Test nitrate, phosphate, ammonia and alkalinity', ['no3', 'po4', 'tan', 'alk-kh'], { day: -2 }, 'Without a value of the start nobody sees that they double.'),
+      {
+        ...read('step-1', 'Test nitrate, phosphate, ammonia and alkalinity', ['no3', 'po4', 'tan', 'alk-kh'], { day: -2 }, 'Without a value of the start nobody sees that they double.'),
+        protects: true,
+      },
       coverage('step-1-count', { day: -2 }),
       { id: 'step-1-heads', title: 'Head count by name', act: 'count', measure: 'head-count', due: { day: -2 } },
       { id: 'step-1-copies', title: 'Spare copies of the corals; loose film siphoned', act: 'tick', page: 'corals', due: { day: -2 } },

@@ -45,6 +45,7 @@ export const PLANARIA_PLANS: readonly Definition[] = [
         act: 'count',
         measure: 'pest-count',
         due: { day: -1 },
+        protects: true,
         how: 'Substrate vacuumed, flow and air up.',
         caution: OFF_LABEL,
       },

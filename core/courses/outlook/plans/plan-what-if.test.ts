@@ -12,6 +12,7 @@ describe('a next reading or count', () => {
   test('nitrate of 17 after 8 would end the dark, 15 would not', () => {
     const it = planCourse('blackout-marine')
     it.read(0, 'no3', 8)
+    it.read(2, 'no3', 9)
     const would = (value: number) =>
       ifFound(it.journal, it.plan(3), asked('blackout-marine', 'no3'), value, it.settings)
         .filter(({ holds }) => holds)

@@ -1,0 +1,106 @@
+import { PARAMETERS } from '../../catalogue/parameter.ts'
+import { netVolumeAt } from '../../household/tanks.ts'
+import type { Content } from '../../journal/entry.ts'
+import type { Journal } from '../../journal/journal.ts'
+import { raisedBy } from '../../readings/raises.ts'
+import { MS_PER_DAY } from '../../time/zone.ts'
+
+/** What a kept reef, or fresh water, tests at (the middle of the usual bands). */
+const USUAL: Record<'marine' | 'freshwater', Readonly<Record<string, number>>> = {
+  marine: {
+    temp: 25,
+    salinity: 35,
+    ph: 8.2,
+    'alk-kh': 8.5,
+    ca: 425,
+    mg: 1330,
+    k: 395,
+    no3: 6,
+    po4: 0.06,
+    tan: 0,
+    nh3: 0,
+    no2: 0,
+    sio2: 0.1,
+    copper: 0,
+    oxygen: 7,
+  },
+  freshwater: {
+    temp: 24,
+    salinity: 0.2,
+    ph: 7,
+    'alk-kh': 5,
+    no3: 12,
+    po4: 0.5,
+    tan: 0,
+    nh3: 0,
+    no2: 0,
+    gh: 8,
+    copper: 0,
+    oxygen: 8,
+  },
+}
+
+/** Half-lives of what is used up by itself, days: silicate by diatoms. */
+const HALF_LIFE_DAYS: Readonly<Record<string, number>> = { sio2: 1 }
+
+/** A small model of one tank's water: doses raise, changes dilute, silicate is taken up. Nothing else moves but what `driftPerDay` says. */
+export class ModelWater {
+  private readonly levels: Map<string, number>
+  private at: number
+
+  constructor(
+    private readonly journal: Journal,
+    readonly tankId: string,
+    private readonly water: 'marine' | 'freshwater',
+    at: number,
+    levels: Readonly<Record<string, number>> = {},
+    private readonly driftPerDay: Readonly<Record<string, { perDay: number; until: number }>> = {},
+  ) {
+    this.at = at
+    this.levels = new Map(Object.entries({ ...USUAL[water], ...levels }))
+  }
+
+  /** What a test shows at an instant, in the parameter's unit. */
+  tested(parameter: string, at: number): number {
+    this.passTo(at)
+    return this.levels.get(parameter) ?? 0
+  }
+
+  /** Lets an entry act on the water. */
+  take(content: Content): void {
+    if (!('tankId' in content) || content.tankId !== this.tankId) return
+    const at = Date.parse(content.happened)
+    this.passTo(at)
+    const netL = netVolumeAt(this.journal, this.tankId, at)
+    if (netL === null) return
+    if (content.kind === 'dose' && content.massMg !== undefined) {
+      const rise = content.massMg / netL
+      for (const { id } of PARAMETERS) this.add(id, raisedBy(content.ingredient, id, rise))
+    }
+    if (content.kind === 'water-change') {
+      const share = Math.min(1, content.litres / netL)
+      for (const [id, level] of this.levels) {
+        const fresh = id === 'salinity' ? (content.replacement?.salinityPsu ?? level) : (USUAL[this.water][id] ?? 0)
+        // New water is matched, but for what was dosed or has gathered.
+        if (id === 'copper' || id === 'salinity' || id === 'no3' || id === 'po4')
+          this.levels.set(id, level + (fresh - level) * share)
+      }
+    }
+  }
+
+  private add(parameter: string, rise: number): void {
+    if (rise !== 0) this.levels.set(parameter, (this.levels.get(parameter) ?? 0) + rise)
+  }
+
+  private passTo(at: number): void {
+    const days = (at - this.at) / MS_PER_DAY
+    if (days <= 0) return
+    this.at = at
+    for (const [id, half] of Object.entries(HALF_LIFE_DAYS))
+      this.levels.set(id, (this.levels.get(id) ?? 0) * 0.5 ** (days / half))
+    for (const [id, { perDay, until }] of Object.entries(this.driftPerDay)) {
+      const next = (this.levels.get(id) ?? 0) + perDay * days
+      this.levels.set(id, perDay < 0 ? Math.max(until, next) : Math.min(until, next))
+    }
+  }
+}
