@@ -43,7 +43,7 @@ export function LeadStrip({ plan, zone, now, small = false }: StripProps) {
   const height = small ? 9 : 34
   const { rounds, series, course, fishless, elapsed, observation } = plan
   if (rounds) {
-    const next = expectedRounds(rounds, now).find(({ of }) => of === 'move')
+    const next = expectedRounds(rounds, now, { clock: zone }).find(({ of }) => of === 'move')
     const ahead = Math.max(0, rounds.needs - rounds.made.length)
     const isLate = rounds.overdueHours !== null
     const words = `${plural(rounds.made.length, 'move')} made of ${rounds.needs}${

@@ -14,12 +14,12 @@ function handledBy({ tracks, steps, days }: Definition, capture: string | undefi
   const list: Handled[] = []
   for (const track of tracks) {
     if (track.kind === 'rounds' && track.of === 'move') {
-      const { maxIntervalHours } = track.rule
+      const { usualHours } = track.rule
       for (let i = 1; i <= leastMoves(track.rule); i++)
-        list.push({ atHours: i * maxIntervalHours, points: caught + POINTS.move })
+        list.push({ atHours: i * usualHours, points: caught + POINTS.move })
     }
     if (track.kind === 'rounds' && track.of === 'bath') {
-      const first = moves?.rule.maxIntervalHours ?? 0
+      const first = moves?.rule.usualHours ?? 0
       for (let i = 0; i < track.need; i++) list.push({ atHours: first + i * track.apartHours[1], points: POINTS.bath })
     }
     if (track.kind === 'rounds' && track.of === 'dose' && doseById(track.dose)?.route === 'bath')

@@ -1,7 +1,8 @@
 import type { ContentOf } from '../journal/entry.ts'
 import type { Journal } from '../journal/journal.ts'
 import { L_PER_UK_GAL, L_PER_US_GAL } from '../units/units.ts'
-import { zoneClock, type ZoneClock } from '../time/zone.ts'
+import { USUAL_WAKING, type Waking } from '../time/waking.ts'
+import { minuteOfTime, zoneClock, type ZoneClock } from '../time/zone.ts'
 
 export type UnitHabits = ContentOf<'household'>['units']
 
@@ -10,7 +11,12 @@ export interface Settings {
   timeZone: string
   units: UnitHabits
   clock: ZoneClock
+  /** When somebody is up; seven to twenty-two where it is not said. */
+  waking?: Waking
 }
+
+/** When somebody of the household is up. */
+export const wakingOf = ({ waking }: Pick<Settings, 'waking'>): Waking => waking ?? USUAL_WAKING
 
 export const METRIC: UnitHabits = { volume: 'L', length: 'cm', temperature: 'C', salinity: 'psu', alkalinity: 'dKH' }
 
@@ -39,6 +45,13 @@ export function volumeWords(litres: number, units: Pick<UnitHabits, 'volume'>): 
 export function settingsOf(journal: Journal): Settings | null {
   return journal.derive('settings', ['kind:household'], () => {
     const latest = journal.ofKind('household').at(-1)?.content
-    return latest ? { timeZone: latest.timeZone, units: latest.units, clock: zoneClock(latest.timeZone) } : null
+    if (!latest) return null
+    const { timeZone, units, waking } = latest
+    return {
+      timeZone,
+      units,
+      clock: zoneClock(timeZone),
+      ...(waking && { waking: { from: minuteOfTime(waking.from), until: minuteOfTime(waking.until) } }),
+    }
   })
 }

@@ -29,10 +29,10 @@ export interface Shelter {
 export function shelterOf({ tracks, ends }: Definition): Shelter | null {
   for (const track of tracks) {
     if (track.kind === 'rounds' && track.of === 'move') {
-      const { maxIntervalHours } = track.rule
+      const { usualHours } = track.rule
       return {
         protectedWindows: [],
-        movesHours: Array.from({ length: leastMoves(track.rule) }, (_, i) => (i + 1) * maxIntervalHours),
+        movesHours: Array.from({ length: leastMoves(track.rule) }, (_, i) => (i + 1) * usualHours),
       }
     }
     if (track.kind === 'hold' && (track.by === 'drug' || track.by === 'salinity')) {

@@ -15,6 +15,18 @@ const PRODUCT: Content = {
   strength: { kind: 'solution', mgPerMl: 10 },
 }
 
+/** A panel on a slow page: it stands a while longer after its form was kept. */
+function Standing() {
+  const { journal } = useHousehold()
+  const [beside, open] = useBeside()
+  return (
+    <>
+      {beside && <Panel beside={beside} onOpen={open} onClose={() => undefined} />}
+      <output>{journal.ofKind('note').length}</output>
+    </>
+  )
+}
+
 /** The panel as the ledger holds it, and the journal's lines of the tank as words to look at. */
 function Beside() {
   const { journal } = useHousehold()
@@ -45,6 +57,21 @@ async function open(form: FormKind | null, ...more: Content[]) {
   const last = () => lines().at(-1)!
   return { ...view, aside, last, lines }
 }
+
+test('a form that was kept is not kept again while it still stands', async () => {
+  const entries = sampleOf(bareTank('q', 'Quarantine'))
+  const { user } = await renderInHousehold(<Standing />, entries, '/?tank=q&form=note')
+  const aside = await screen.findByRole('complementary')
+  await user.type(within(aside).getByRole('textbox', { name: /^Note/ }), 'cover glass wiped')
+  const send = within(aside).getByRole('button', { name: 'Keep the note' })
+  await user.click(send)
+  await waitFor(() => expect(screen.getByRole('status', { name: '' })).toHaveTextContent('1'))
+  // Longer than equal entries are taken for one press.
+  await new Promise((resolve) => setTimeout(resolve, 1500))
+  await user.click(send)
+  await user.click(send)
+  expect(screen.getByRole('status', { name: '' })).toHaveTextContent('1')
+})
 
 describe('forms beside the ledger', () => {
   test('a figure that could mean two things is asked about beside its field, and stays', async () => {

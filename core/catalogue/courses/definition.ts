@@ -139,7 +139,14 @@ type TrackKind =
       kind: 'rounds'
       of: 'move'
       name: string
-      rule: { maxIntervalHours: number; minTotalHours: number; minTransfers: number }
+      /** Hours from one move to the next: at least (EA), usually, and at most; hours in all, and moves. */
+      rule: {
+        minIntervalHours: number
+        usualHours: number
+        maxIntervalHours: number
+        minTotalHours: number
+        minTransfers: number
+      }
     }
   /** Baths some hours apart, each followed by a move. */
   | {

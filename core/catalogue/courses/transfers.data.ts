@@ -1,6 +1,9 @@
 import type { Definition, Rule, Step, Track } from './definition.ts'
 import { ammonia, ammoniaLow, close, dewormProduct, dewormRules, dewormStep, dewormings, DEWORM_AFTER, join, look, setBack, watch } from './school-parts.ts'
 
+/** Moves 72 h apart, four of them: courses.md. */
+const STANDARD = { minIntervalHours: 60, usualHours: 72, maxIntervalHours: 74, minTotalHours: 272, minTransfers: 4 } as const
+
 /** What all three tank-transfer schools share. */
 const transfer = (
   part: Pick<Definition, 'id' | 'name' | 'treats' | 'handling'> & {
@@ -119,21 +122,21 @@ export const TRANSFER_COURSES: readonly Definition[] = [
     name: 'tank transfer',
     treats: ['marine-ich'],
     handling: 4,
-    rule: { maxIntervalHours: 72, minTotalHours: 288, minTransfers: 4 },
+    rule: STANDARD,
   }),
   transfer({
     id: 'qt-c-velvet',
     name: 'tank transfer, velvet interval',
     treats: ['marine-velvet', 'marine-ich'],
     handling: 8,
-    rule: { maxIntervalHours: 36, minTotalHours: 288, minTransfers: 8 },
+    rule: { minIntervalHours: 30, usualHours: 36, maxIntervalHours: 37, minTotalHours: 272, minTransfers: 8 },
   }),
   transfer({
     id: 'qt-c-hybrid',
     name: 'tank transfer with two peroxide baths',
     treats: ['marine-ich', 'marine-velvet'],
     handling: 6,
-    rule: { maxIntervalHours: 72, minTotalHours: 288, minTransfers: 4 },
+    rule: STANDARD,
     baths: {
       id: 'baths',
       kind: 'rounds',

@@ -3,6 +3,8 @@ const AIM_MG_PER_L = 2
 const GROWTH = 1.25
 const PLUS_MG_PER_L = 0.2
 export const SILICATE_CAP_MG_PER_L = 1
+/** Over this the plan stops: outbreaks.md 5.6. */
+export const SILICATE_MOST_MG_PER_L = 3
 /** The cap after so many daily readings on end under this value. */
 const RAISED_CAP_MG_PER_L = 2
 const LOW_READINGS = 7

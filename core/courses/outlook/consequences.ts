@@ -3,7 +3,7 @@ import { riskOfShelter, shelterOf } from '../../risk/shelter.ts'
 import { MS_PER_DAY, MS_PER_HOUR } from '../../time/zone.ts'
 import type { Course } from '../course.ts'
 import { isDrugPlan, type CoursePlan, type DrugPlan } from '../plan.ts'
-import { expectedRounds, type RoundsState } from '../tracks/rounds.ts'
+import type { RoundsState } from '../tracks/rounds.ts'
 import { typicalSd } from './forecast.ts'
 import { ifMoved, ifNotRestarted } from './what-if.ts'
 
@@ -62,10 +62,18 @@ function movesIgnoring(plan: CoursePlan, rounds: RoundsState, lateAt: number | n
   const hours = (at: number) => (at - course.startedAt) / MS_PER_HOUR
   const made = rounds.everMade.map(({ at }) => hours(at))
   if (lateAt !== null) made.push(hours(lateAt))
-  const { minTransfers, maxIntervalHours, minTotalHours } = rounds.track.rule
+  const { minTransfers, usualHours, minTotalHours } = rounds.track.rule
   const all = [...made]
-  while (all.length < minTransfers || (all.at(-1) ?? 0) < minTotalHours) all.push((all.at(-1) ?? 0) + maxIntervalHours)
+  while (all.length < minTransfers || (all.at(-1) ?? 0) < minTotalHours) all.push((all.at(-1) ?? 0) + usualHours)
   return all
+}
+
+/** The moves still wanted after so many hours and moves, each at the usual interval, h. */
+function movesToCome({ track: { rule } }: RoundsState, hours: number, made: number): number[] {
+  const list: number[] = []
+  for (let at = hours, count = made; count < rule.minTransfers || at < rule.minTotalHours; count++)
+    list.push((at += rule.usualHours))
+  return list
 }
 
 function lateMove(plan: CoursePlan, rounds: RoundsState): Consequence | null {
@@ -83,12 +91,10 @@ function lateMove(plan: CoursePlan, rounds: RoundsState): Consequence | null {
     const ignored = riskOfMoves(parasite, movesIgnoring(plan, rounds, isOpen ? now : null))
     // What is still to come counts from the late move as hour 0, with a light infection again: as the course does.
     const zero = isOpen ? now : rounds.zero
+    const last = rounds.made.at(-1)?.at ?? zero
     const counted = riskOfMoves(parasite, [
       ...rounds.made.map((move) => (move.at - zero) / MS_PER_HOUR),
-      ...expectedRounds(rounds, now)
-        .filter(({ of }) => of === 'move')
-        .slice(isOpen ? 1 : 0)
-        .map(({ notAfter }) => (notAfter - zero) / MS_PER_HOUR),
+      ...movesToCome(rounds, isOpen ? 0 : (last - zero) / MS_PER_HOUR, isOpen ? 0 : rounds.made.length),
     ])
     return before === null || ignored === null || counted === null ? [] : [{ parasite, before, ignored, counted }]
   })

@@ -100,6 +100,18 @@ function lightMinute({ facts: { course }, journal }: TaskInput, { light }: DaysD
 
 const MINUTES_PER_DAY = 24 * 60
 
+type DayWindow = ReturnType<typeof windowOf>
+
+/** A daily dose is no sooner than a day after the one before: within it both would count together toward the cap. */
+function afterLastDose({ facts }: TaskInput, { act, due, amount }: Step, window: DayWindow): DayWindow {
+  const last = facts.sessions.at(-1)
+  const isDaily = act === 'dose' && amount !== 'silicate-loop' && !('by' in due) && due.every === 1
+  const from = last === undefined ? -Infinity : last.at + MS_PER_DAY
+  return isDaily && last !== undefined && last.at < window.dayFrom && from > window.notBefore && from <= window.notAfter
+    ? { ...window, notBefore: from, best: Math.max(window.best, from) }
+    : window
+}
+
 /** When an occasion is due: by the hour where they are closer than a day, else on its local day: courses.md, windows. */
 function windowOf(input: TaskInput, due: DaysDue, day: number, local: Day, every: number) {
   const {
@@ -184,7 +196,11 @@ export function planTasks(input: TaskInput, step: Step): Draft[] {
     // Half days of a pace such as twice a week fall on the day before.
     const local = anchor + Math.floor(day)
     if (local > horizon) break
-    const { best, notBefore, notAfter, dayFrom, dayUntil } = windowOf(input, due, day, local, every)
+    const { best, notBefore, notAfter, dayFrom, dayUntil } = afterLastDose(
+      input,
+      step,
+      windowOf(input, due, day, local, every),
+    )
     const draft: Draft = {
       ...base(input, step, ordinal),
       title: step.title,

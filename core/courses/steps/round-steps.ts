@@ -25,7 +25,7 @@ export function moveTasks(input: TaskInput, step: Step): Draft[] {
   if (!rounds || living.length === 0) return []
   const { maxIntervalHours } = rounds.track.rule
   let from = rounds.tankId
-  return expectedRounds(rounds, facts.now)
+  return expectedRounds(rounds, facts.now, input.settings)
     .filter(({ of }) => of === 'move')
     .map(({ ordinal, of: _, ...window }, i) => {
       const to = nextTankId(facts, { tankId: from })
@@ -64,7 +64,7 @@ export function bathTasks(input: TaskInput, step: Step): Draft[] {
     tub?.volume?.netL ?? null,
   )
   const to = nextTankId(facts, { tankId: rounds.tankId })
-  return expectedRounds(rounds, facts.now)
+  return expectedRounds(rounds, facts.now, input.settings)
     .filter(({ of }) => of === 'bath')
     .map(({ ordinal, of: _, ...window }, i) => ({
       ...base(input, step, ordinal),

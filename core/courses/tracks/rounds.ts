@@ -1,7 +1,10 @@
 import type { Track } from '../../catalogue/courses/definitions.ts'
 import { leastMoves, moveTrackOf, type MoveTrack } from '../../catalogue/courses/move-track.ts'
 import { checkTransfers } from '../../transfer/transfer.ts'
-import { iso, MS_PER_HOUR } from '../../time/zone.ts'
+import { wakingOf, type Settings } from '../../household/settings.ts'
+import { awakeAt, nearestAwake, type Waking } from '../../time/waking.ts'
+import { iso, MS_PER_HOUR, type ZoneClock } from '../../time/zone.ts'
+import { SET_REST_HOURS } from '../record/record-parts.ts'
 import type { CourseRecord, Member } from '../record/record.ts'
 
 export type BathTrack = Extract<Track, { of: 'bath' }>
@@ -182,7 +185,9 @@ export function countRounds(record: CourseRecord): RoundsState | null {
   const check = (at: number) =>
     checkTransfers({
       rule: {
-        ...track.rule,
+        maxIntervalHours: track.rule.maxIntervalHours,
+        minTotalHours: track.rule.minTotalHours,
+        minTransfers: track.rule.minTransfers,
         ...(bathTrack && {
           baths: {
             count: bathTrack.need,
@@ -269,19 +274,74 @@ export interface ExpectedRound {
   notAfter: number
 }
 
-/** A move is best made so long before its latest time, and not before so long before it (courses.md, windows). */
-const MOVE_BEST_HOURS = 2
-const MOVE_EARLY_HOURS = 12
 /** More than any chain has. */
 const MOST_ROUNDS = 60
 
+/** A second set stands dry for a day before it is used again, and somebody has to empty it first. */
+const SET_READY_HOURS = SET_REST_HOURS + 1
+
+interface Window {
+  notBefore: number
+  best: number
+  notAfter: number
+}
+
+/** What a window is laid out by: the rule of the moves, and when somebody is up. */
+interface Laying {
+  rule: MoveTrack['rule']
+  clock: ZoneClock
+  waking: Waking
+}
+
+/** A move on its own: at its usual hour, laid into waking hours, the evening before rather than the morning after. */
+function moveWindow(last: number, { rule, clock, waking }: Laying, within?: Partial<Window>): Window {
+  const notBefore = Math.max(last + rule.minIntervalHours * MS_PER_HOUR, within?.notBefore ?? -Infinity)
+  const notAfter = Math.min(last + rule.maxIntervalHours * MS_PER_HOUR, within?.notAfter ?? Infinity)
+  const usual = Math.min(Math.max(last + rule.usualHours * MS_PER_HOUR, notBefore), notAfter)
+  return { notBefore, best: awakeAt(clock, waking, usual, notBefore, notAfter), notAfter }
+}
+
+/** The next move where a second bath is still owed, and the bath where both go together. */
+function pairWindow(
+  last: number,
+  bath: number,
+  track: BathTrack,
+  laying: Laying,
+): { move: Window; bath: Window | null } {
+  const { rule, clock, waking } = laying
+  const hours = (count: number) => count * MS_PER_HOUR
+  const [early, usual, late] = track.apartHours.map((one) => bath + hours(one)) as [number, number, number]
+  // Given and not moved yet: the move follows within its hours.
+  if (bath > last) {
+    const notAfter = Math.min(last + hours(rule.maxIntervalHours), bath + hours(track.moveWithinHours))
+    return { move: { notBefore: Math.min(bath, notAfter), best: Math.min(bath, notAfter), notAfter }, bath: null }
+  }
+  const latest = Math.min(late, last + hours(rule.maxIntervalHours))
+  if (latest < early) {
+    // The move after this one goes with the bath: late enough for that, and early enough for the other set to dry.
+    const move = moveWindow(last, laying, {
+      notBefore: early - hours(rule.maxIntervalHours),
+      notAfter: late - hours(SET_READY_HOURS),
+    })
+    return { move, bath: null }
+  }
+  const notBefore = Math.min(latest, Math.max(early, last + hours(SET_READY_HOURS)))
+  const best = nearestAwake(clock, waking, usual, notBefore, latest)
+  return { move: { notBefore, best, notAfter: latest }, bath: { notBefore, best, notAfter: latest } }
+}
+
 /**
- * The moves and baths to come, if each is done at its best time: a move two hours before its latest; the second bath 144 h after
- * the first, with the move that falls on it.
+ * The moves and baths to come, if each is done at its best time: a move at its usual hours in waking time; the second bath about 144 h after the
+ * first, together with a move (courses.md).
  */
-export function expectedRounds(state: RoundsState, now: number): ExpectedRound[] {
+export function expectedRounds(
+  state: RoundsState,
+  now: number,
+  settings: Pick<Settings, 'clock' | 'waking'>,
+): ExpectedRound[] {
   if (state.doneAt !== null) return []
   const { rule } = state.track
+  const laying: Laying = { rule, clock: settings.clock, waking: wakingOf(settings) }
   const hours = (count: number) => count * MS_PER_HOUR
   const least = leastMoves(rule)
   const list: ExpectedRound[] = []
@@ -294,7 +354,7 @@ export function expectedRounds(state: RoundsState, now: number): ExpectedRound[]
   let lastBath = state.baths?.done.at(-1) ?? null
   const bathTrack = state.baths?.track
   if (state.overdueHours !== null) {
-    list.push({ of: 'move', ordinal: moves++, ...moveWindow(last, hours(rule.maxIntervalHours)) })
+    list.push({ of: 'move', ordinal: moves++, ...moveWindow(last, laying) })
     zero = last = now
     count = 0
     bathsDone = 0
@@ -304,19 +364,18 @@ export function expectedRounds(state: RoundsState, now: number): ExpectedRound[]
     const isDone =
       count >= least && last >= zero + hours(rule.minTotalHours) && (!bathTrack || bathsDone >= bathTrack.need)
     if (isDone) break
-    const window = moveWindow(last, hours(rule.maxIntervalHours))
+    let window = moveWindow(last, laying)
     if (bathTrack && bathsDone === 0) {
       list.push({ of: 'bath', ordinal: given++, ...window })
       bathsDone = 1
       lastBath = window.best
-    } else if (bathTrack && bathsDone < bathTrack.need && lastBath !== null) {
-      const [early, best, late] = bathTrack.apartHours.map((one) => lastBath! + hours(one)) as [number, number, number]
-      if (best <= window.notAfter) {
-        list.push({ of: 'bath', ordinal: given++, notBefore: early, best, notAfter: late })
-        window.best = Math.max(best, last)
-        window.notBefore = Math.min(window.notBefore, window.best)
+    } else if (bathTrack && lastBath !== null && (bathsDone < bathTrack.need || lastBath > last)) {
+      const pair = pairWindow(last, lastBath, bathTrack, laying)
+      window = pair.move
+      if (pair.bath && bathsDone < bathTrack.need) {
+        list.push({ of: 'bath', ordinal: given++, ...pair.bath })
         bathsDone++
-        lastBath = best
+        lastBath = pair.bath.best
       }
     }
     list.push({ of: 'move', ordinal: moves++, ...window })
@@ -324,13 +383,4 @@ export function expectedRounds(state: RoundsState, now: number): ExpectedRound[]
     last = window.best
   }
   return list
-}
-
-function moveWindow(last: number, maxMs: number): { notBefore: number; best: number; notAfter: number } {
-  const notAfter = last + maxMs
-  return {
-    notBefore: notAfter - MOVE_EARLY_HOURS * MS_PER_HOUR,
-    best: notAfter - MOVE_BEST_HOURS * MS_PER_HOUR,
-    notAfter,
-  }
 }

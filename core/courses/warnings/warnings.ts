@@ -7,6 +7,7 @@ import type { Journal } from '../../journal/journal.ts'
 import { MS_PER_DAY, MS_PER_HOUR } from '../../time/zone.ts'
 import { dayAs, dayBeside, momentBeside, spanText } from '../../time/words.ts'
 import { capital, plural } from '../../words/numbers.ts'
+import { chainDays } from '../../catalogue/courses/move-track.ts'
 import type { DrugCourse } from '../course.ts'
 import type { RuleState } from '../rules/rules.ts'
 import { drugWord, type DrugState } from '../steps/step-input.ts'
@@ -142,8 +143,8 @@ function roundSentences({ rounds, facts, settings, journal }: WarningInput): Cou
   if (!rounds) return []
   const warnings: CourseWarning[] = []
   const when = (at: number) => momentBeside(at, facts.now, settings.clock)
-  const { maxIntervalHours, minTotalHours } = rounds.track.rule
-  const days = minTotalHours / 24
+  const { maxIntervalHours } = rounds.track.rule
+  const days = chainDays(rounds.track.rule)
   if (rounds.overdueHours !== null)
     warnings.push({
       id: 'late-move',

@@ -15,6 +15,12 @@ export const Household = content(
       salinity: oneOf(['psu', 'sg'] as const),
       alkalinity: oneOf(['dKH', 'meq', 'ppm'] as const),
     }),
+    waking: opt(
+      strict(
+        { from: wallTime('when the first is up'), until: wallTime('when the last goes to bed') },
+        'no best time of a task is outside it; 07:00 to 22:00 where it is left out',
+      ),
+    ),
   },
   'time zone and unit habits of the household; the latest holds',
 )

@@ -12,6 +12,7 @@ import {
 import { ceilingOf } from '../../catalogue/ceiling.ts'
 import { DOSES, doseById, type Dose } from '../../catalogue/treatments/treatments.ts'
 import { doseToward } from '../../courses/amounts/planned-dose.ts'
+import { SILICATE_MOST_MG_PER_L } from '../../courses/amounts/silicate-loop.ts'
 import { tierOf } from '../../courses/amounts/planned-session.ts'
 import type { Course } from '../../courses/course.ts'
 import { productById } from '../../household/shelf.ts'
@@ -95,6 +96,7 @@ function limitOfCourse({ dose, definition, options }: Course, agent: string): Li
   if (!definition.products.some(({ ingredient }) => ingredient === agent)) return null
   const levels = definition.steps.flatMap((step) => (step.amount === 'to-level' ? [step.mgPerL ?? 0] : []))
   if (definition.steps.some(({ amount }) => amount === 'session-cap')) levels.push(tierOf(options['tier']).capMgPerL)
+  if (definition.steps.some(({ amount }) => amount === 'silicate-loop')) levels.push(SILICATE_MOST_MG_PER_L)
   if (levels.length === 0) return null
   const isInFull = options['redose'] === 'full' && options['dose'] !== 'high'
   return plainLimit(Math.max(...levels) * (isInFull ? FULL_REDOSE : 1), OF_COURSE)

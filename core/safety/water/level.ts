@@ -32,12 +32,17 @@ export interface AgentLevel {
 export const worseEnd = ({ low, high }: Pick<Evidence, 'low' | 'high'>): number =>
   low === -Infinity ? 0 : high === Infinity ? low : high
 
-/** The last trusted reading of copper up to an instant. */
-const copperEvidence = (journal: Journal, tankId: string, at: number): Evidence | null =>
-  levelsOf(journal, tankId, 'copper').findLast((one) => one.at <= at) ?? null
+/** Agents besides copper that a test at home shows as what they are counted in, and that are used up between two doses. */
+const TESTED_AS: Readonly<Record<string, string>> = { 'sodium-silicate-pentahydrate': 'sio2' }
+
+/** The last trusted reading of an agent up to an instant; null where no test shows it. */
+function evidenceOfAgent(journal: Journal, tankId: string, agent: string, at: number): Evidence | null {
+  const parameter = isCopper(agent) ? 'copper' : TESTED_AS[agent]
+  return parameter === undefined ? null : (levelsOf(journal, tankId, parameter).findLast((one) => one.at <= at) ?? null)
+}
 
 /**
- * The level of an agent at an instant: its last reading (copper alone has one), the doses since, each fading in a straight line over the
+ * The level of an agent at an instant: its last reading (copper and silicate have one), the doses since, each fading in a straight line over the
  * hours that the agent stays, and what water changes took out or brought in. Copper and salts do not fade.
  * @param except an entry that does not count: the one being corrected
  * @param isHeld doses do not fade: a course holds the level
@@ -51,7 +56,7 @@ export function levelOf(
   at: number,
   { except, isHeld = false }: { except?: string | undefined; isHeld?: boolean } = {},
 ): AgentLevel {
-  const reading = isCopper(agent) ? copperEvidence(journal, tankId, at) : null
+  const reading = evidenceOfAgent(journal, tankId, agent, at)
   const since = reading?.at ?? -Infinity
   const staysMs = isCopper(agent) || isHeld ? Infinity : staysHours(agent) * MS_PER_HOUR
   // What each dose left, mg/L as it was put in; changes thin all of them.

@@ -3,13 +3,14 @@ import { bandFor, parameterById, PARAMETERS } from '../../catalogue/parameter.ts
 import { measureScale } from '../../catalogue/measures.ts'
 import { isActOff } from '../../courses/acts/act-off.ts'
 import type { ActRead } from '../../courses/acts/act-read.ts'
+import { ruleWord } from '../../courses/acts/task-contents.ts'
 import { readAct, type ActAnswer } from '../../courses/acts/read-act.ts'
 import { WHOLE_TANK, partsOfCount } from '../../courses/acts/read-count.ts'
 import { courseById } from '../../courses/course.ts'
-import { coursePlan, type CoursePlan } from '../../courses/plan.ts'
+import { coursePlan, isDrugPlan, type CoursePlan } from '../../courses/plan.ts'
 import { readStartForm, startDefaults, judgeStart } from '../../courses/start-form/read-start-form.ts'
 import { concernKey } from '../../courses/start-form/start-form.ts'
-import type { RuleState } from '../../courses/rules/rules.ts'
+import { runOf, type RuleState } from '../../courses/rules/rules.ts'
 import type { CourseTask } from '../../courses/tasks.ts'
 import { tankById } from '../../household/tanks.ts'
 import { contentFault } from '../../journal/check.ts'
@@ -76,10 +77,10 @@ const DRIFTS: Readonly<Record<string, Readonly<Record<string, { perDay: number; 
 }
 
 /** What the log line calls a test whose heading it does not read. */
-const WORDS: Readonly<Record<string, string>> = { tan: 'tan', nh3: 'nh3' }
+const WORDS: Readonly<Record<string, string>> = { tan: 'tan', nh3: 'badge' }
 
 /** What the log line asks for where no kit is known. */
-const UNITS: Readonly<Record<string, string>> = { temp: 'C', tan: ' NH4', nh3: ' NH3' }
+const UNITS: Readonly<Record<string, string>> = { temp: 'C', tan: ' NH4' }
 
 /** A course's life under construction. */
 export class Keeper {
@@ -90,6 +91,8 @@ export class Keeper {
   private readonly record = scribe('2025-01-01T00:00:00Z').record
   private readonly waters = new Map<string, ModelWater>()
   private readonly stuck = new Set<string>()
+  /** Rules that were asked about and answered at the start. */
+  private readonly asked = new Set<string>()
   readonly random: RandomStream
 
   constructor(
@@ -180,6 +183,7 @@ export class Keeper {
         vetAgreed: true,
         isRead: true,
       }
+      this.asked.add(concern.rule)
       this.diary.push({ at, words: `asked at the start: ${concern.what} (${concern.severity})` })
     }
     const read = readStartForm(values, place, COURSE_ID)
@@ -254,8 +258,9 @@ export class Keeper {
     }
     for (const content of read.contents) {
       if (isGuarded(content))
-        for (const { severity, what, reason } of concernsOf(this.journal, content, { now: at }))
-          if (severity !== 'note') this.trouble(at, 'concern', `${task.id}: ${severity}, ${what}: ${reason}`)
+        for (const { rule, severity, what, reason } of concernsOf(this.journal, content, { now: at }))
+          if (severity !== 'note' && !this.asked.has(rule))
+            this.trouble(at, 'concern', `${task.id}: ${severity}, ${what}: ${reason}`)
       this.write(content)
     }
     return true
@@ -274,6 +279,29 @@ export class Keeper {
         ),
       ],
     }
+  }
+
+  /** Whether something that a due task waits for was just answered: a meal is watched, a word that only the keeper can give is given. */
+  private answerWaits(plan: CoursePlan, at: number): boolean {
+    const waiting = plan.tasks.filter(
+      ({ state, waitsFor, notBefore }) => state !== 'ahead' && waitsFor && notBefore <= at,
+    )
+    const asked = plan.rules.filter(
+      ({ rule, state, canBeSaid }) =>
+        state === 'ask' && canBeSaid && waiting.some(({ waitsFor }) => waitsFor!.includes(rule)),
+    )
+    for (const { id, rule } of asked) {
+      this.diary.push({ at, words: `says: ${rule}` })
+      this.write(
+        ruleWord(
+          plan.course,
+          id,
+          runOf({ drug: isDrugPlan(plan) ? plan : null, rounds: plan.rounds, salinity: plan.salinity }),
+          at,
+        ),
+      )
+    }
+    return asked.length > 0
   }
 
   /** When this keeper does a task, ms. */
@@ -312,6 +340,7 @@ export class Keeper {
           broken.add(rule.id)
           this.trouble(now, 'rule', `${rule.id} (${rule.role}) ${rule.state}: ${rule.rule}; ${rule.says}`)
         }
+      if (this.answerWaits(plan, now)) continue
       const open = plan.tasks.filter(
         (task) => !this.stuck.has(task.id) && !this.temperament.skips?.(task, this.day(now)),
       )

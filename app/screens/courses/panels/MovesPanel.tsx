@@ -17,7 +17,7 @@ export function MovesPanel({ plan, rounds }: { plan: CoursePlan; rounds: RoundsS
   const now = useNow()
   const { clock: zone } = settings
   const { facts, course } = plan
-  const ahead = course.ended ? [] : expectedRounds(rounds, now)
+  const ahead = course.ended ? [] : expectedRounds(rounds, now, settings)
   const name = (tankId: string | null) => (tankId === null ? '' : (tankById(journal, tankId)?.name ?? 'a tank'))
   const ammonia = ammoniaAhead(journal, plan)
   const other = nextTankId(facts, rounds)
