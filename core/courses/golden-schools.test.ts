@@ -37,19 +37,19 @@ describe('golden schedules', () => {
     expect(it.tasks(4, '10:00', 'move')[0]!.window[1]).toBe('17 09:00')
   })
 
-  test('transfers every 72 h, best two hours before: four moves, and a fifth to fill twelve days', () => {
-    expect(best('qt-c-ttm', 'move')).toEqual(['3 06:00', '6 04:00', '9 02:00', '12 00:00', '14 22:00'])
+  test('transfers every 72 h at the keeper’s hour: four moves in twelve days', () => {
+    expect(best('qt-c-ttm', 'move')).toEqual(['3 08:00', '6 08:00', '9 08:00', '12 08:00'])
   })
 
-  test('transfers every 36 h: eight in twelve days, best two hours early, so nine', () => {
+  test('transfers every 36 h at the keeper’s hours: eight in twelve days', () => {
     const moves = best('qt-c-velvet', 'move')
-    expect(moves.slice(0, 3)).toEqual(['1 18:00', '3 04:00', '4 14:00'])
-    expect(moves).toHaveLength(9)
+    expect(moves.slice(0, 3)).toEqual(['1 20:00', '3 08:00', '4 20:00'])
+    expect(moves).toHaveLength(8)
   })
 
   test('the hybrid: baths with the first move, and six days after it', () => {
     const baths = best('qt-c-hybrid', 'bath')
-    expect(baths).toEqual(['3 06:00', '9 06:00'])
+    expect(baths).toEqual(['3 08:00', '9 08:00'])
     expect(best('qt-c-hybrid', 'move')).toContain(baths[1])
   })
 
@@ -141,7 +141,7 @@ describe('ninety days over a clock change and a leap day', () => {
   test('elapsed hours do not follow the wall: a move 72 h after one before the change is an hour later on the clock', () => {
     const it = quarantine({ definition: 'qt-c-ttm', zone: 'Europe/Lisbon', day: '2028-03-24' })
     // Day 2 is the 26th: 72 h from day 0, 08:00, end at 09:00 on day 3.
-    expect(it.tasks(0, '08:00', 'move')[0]!.window).toEqual(['2 21:00', '3 07:00', '3 09:00'])
+    expect(it.tasks(0, '08:00', 'move')[0]!.window).toEqual(['2 21:00', '3 09:00', '3 11:00'])
   })
 
   test('a sign on day 20 of fresh water costs fourteen days more, one on day 5 nothing', () => {

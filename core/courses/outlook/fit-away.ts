@@ -1,7 +1,7 @@
 import type { Settings } from '../../household/settings.ts'
 import type { ContentOf } from '../../journal/entry.ts'
 import type { Journal } from '../../journal/journal.ts'
-import { iso, MS_PER_DAY, MS_PER_HOUR, type Day } from '../../time/zone.ts'
+import { iso, MS_PER_DAY, MS_PER_HOUR, type Day, minuteOfTime } from '../../time/zone.ts'
 import { courseFrom } from '../course.ts'
 import { coursePlan } from '../plan.ts'
 import type { CourseTask } from '../tasks.ts'
@@ -67,7 +67,9 @@ export function unkeptBeside(
  */
 export function fitStart(journal: Journal, start: ContentOf<'course-start'>, settings: Settings, startAt: number): Fit {
   const { clock } = settings
-  const [day, minute] = [clock.dayOf(startAt), clock.minuteOf(startAt)]
+  const day = clock.dayOf(startAt)
+  // A course that begins on another day than today begins at the hour of what is daily, as its form has it.
+  const minute = start.readAt === undefined ? clock.minuteOf(startAt) : minuteOfTime(start.readAt)
   let best: Fit | null = null
   for (let shiftDays = 0; shiftDays <= MOST_SHIFT_DAYS; shiftDays++) {
     const at = shiftDays === 0 ? startAt : clock.instantAt(day + shiftDays, minute)

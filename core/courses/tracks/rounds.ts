@@ -293,13 +293,19 @@ interface Laying {
   waking: Waking
 }
 
-/** A move on its own: at its usual hour, laid into waking hours, the evening before rather than the morning after. */
-function moveWindow(last: number, { rule, clock, waking }: Laying, within?: Partial<Window>): Window {
-  const notBefore = Math.max(last + rule.minIntervalHours * MS_PER_HOUR, within?.notBefore ?? -Infinity)
-  const notAfter = Math.min(last + rule.maxIntervalHours * MS_PER_HOUR, within?.notAfter ?? Infinity)
-  const usual = Math.min(Math.max(last + rule.usualHours * MS_PER_HOUR, notBefore), notAfter)
-  return { notBefore, best: awakeAt(clock, waking, usual, notBefore, notAfter), notAfter }
+/**
+ * A move on its own: at its usual hour, laid into waking hours, the evening before rather than the morning after.
+ * @param within where it is best, ms: inside its window
+ */
+function moveWindow(last: number, { rule, clock, waking }: Laying, within: { from: number; until: number }): Window {
+  const notBefore = last + rule.minIntervalHours * MS_PER_HOUR
+  const notAfter = last + rule.maxIntervalHours * MS_PER_HOUR
+  const [from, until] = [Math.max(notBefore, within.from), Math.min(notAfter, within.until)]
+  const usual = Math.max(from, Math.min(until, last + rule.usualHours * MS_PER_HOUR))
+  return { notBefore, best: awakeAt(clock, waking, usual, from, until), notAfter }
 }
+
+const ANYWHERE = { from: -Infinity, until: Infinity }
 
 /** The next move where a second bath is still owed, and the bath where both go together. */
 function pairWindow(
@@ -320,14 +326,18 @@ function pairWindow(
   if (latest < early) {
     // The move after this one goes with the bath: late enough for that, and early enough for the other set to dry.
     const move = moveWindow(last, laying, {
-      notBefore: early - hours(rule.maxIntervalHours),
-      notAfter: late - hours(SET_READY_HOURS),
+      from: early - hours(rule.maxIntervalHours),
+      until: late - hours(SET_READY_HOURS),
     })
     return { move, bath: null }
   }
-  const notBefore = Math.min(latest, Math.max(early, last + hours(SET_READY_HOURS)))
-  const best = nearestAwake(clock, waking, usual, notBefore, latest)
-  return { move: { notBefore, best, notAfter: latest }, bath: { notBefore, best, notAfter: latest } }
+  const from = Math.min(latest, Math.max(early, last + hours(SET_READY_HOURS)))
+  const best = nearestAwake(clock, waking, usual, from, latest)
+  const plain = moveWindow(last, laying, ANYWHERE)
+  return {
+    move: { ...plain, notBefore: Math.min(plain.notBefore, best), best },
+    bath: { notBefore: early, best, notAfter: late },
+  }
 }
 
 /**
@@ -354,7 +364,7 @@ export function expectedRounds(
   let lastBath = state.baths?.done.at(-1) ?? null
   const bathTrack = state.baths?.track
   if (state.overdueHours !== null) {
-    list.push({ of: 'move', ordinal: moves++, ...moveWindow(last, laying) })
+    list.push({ of: 'move', ordinal: moves++, ...moveWindow(last, laying, ANYWHERE) })
     zero = last = now
     count = 0
     bathsDone = 0
@@ -364,7 +374,7 @@ export function expectedRounds(
     const isDone =
       count >= least && last >= zero + hours(rule.minTotalHours) && (!bathTrack || bathsDone >= bathTrack.need)
     if (isDone) break
-    let window = moveWindow(last, laying)
+    let window = moveWindow(last, laying, ANYWHERE)
     if (bathTrack && bathsDone === 0) {
       list.push({ of: 'bath', ordinal: given++, ...window })
       bathsDone = 1

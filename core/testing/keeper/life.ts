@@ -248,8 +248,8 @@ export class Keeper {
       return true
     }
     if (task.act === 'change' && !task.change) {
-      const { short, volume } = tankById(this.journal, task.tankId)!
-      return this.line(`${short} change ${((volume?.netL ?? 0) * 0.2).toFixed(1)}L`, at)
+      const { short } = tankById(this.journal, task.tankId)!
+      return this.line(`${short} change 20%`, at)
     }
     const read = this.readTask(plan, task, at)
     if ('problems' in read || read.contents.length === 0) {
