@@ -1,3 +1,4 @@
+import { coralDipById } from '../../catalogue/corals/coral-dips.data.ts'
 import { headCountContents, headsIn, type Heads } from '../../household/head-count.ts'
 import type { Journal } from '../../journal/journal.ts'
 import { wordContent } from '../../schedule/task.ts'
@@ -15,6 +16,8 @@ export interface ActAnswer {
   /** Of the tub's or the dip's water. */
   litres?: number
   minutes?: number
+  /** Which coral dip; the planned one where it is left out. */
+  dipId?: string
   /** By the label, in the product's unit, for a dip. */
   amount?: number
   /** Of food, g. */
@@ -60,14 +63,16 @@ export function readAct(journal: Journal, plan: CoursePlan, task: CourseTask, an
     case 'bath': {
       const { litres = null, minutes, amount = null } = answer
       const { dip, bath } = task
-      if (dip)
+      if (dip) {
+        const chosen = answer.dipId === undefined ? dip.dip : coralDipById(answer.dipId)
         return readDip(
           journal,
           plan,
           task,
-          { dipId: dip.dip.id, partIds: null, litres, minutes: minutes ?? dip.dip.minutes[0], amount },
+          { dipId: chosen.id, partIds: null, litres, minutes: minutes ?? chosen.minutes[0], amount },
           at,
         )
+      }
       return readBath(
         task,
         course,

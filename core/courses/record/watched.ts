@@ -1,17 +1,14 @@
 import { signById } from '../../catalogue/sign.ts'
-import { animalById } from '../../household/animals.ts'
+import { animalGroupById } from '../../catalogue/animal-group.ts'
+import { animalById, residentsBetween } from '../../household/animals.ts'
+import type { ContentOf } from '../../journal/entry.ts'
 import type { Journal } from '../../journal/journal.ts'
+import { signsOfCases, signsOfSighting, type SeenSign } from '../../watching/seen-signs.ts'
 import { lookedOf, type Looked } from '../../watching/short-looks.ts'
 import type { Course } from '../course.ts'
 
 /** Signs that say nothing of disease: a shy fish and a bully's victim may move. */
 const NOT_OF_DISEASE = new Set(['hides-corner', 'chased'])
-
-export interface SeenSign {
-  at: number
-  animalId: string
-  sign: string
-}
 
 /** What was seen of a course's animals, from its start. */
 export interface Watched {
@@ -25,22 +22,38 @@ export interface Watched {
   unexplainedDeaths: { at: number; animalId: string }[]
 }
 
+/** The animals that a course watches: its own; a plan, that names none, watches all that live in its tank but corals. */
+const watchedBy = (
+  journal: Journal,
+  { animalIds, definition, tankId, startedAt }: Course,
+  now: number,
+): readonly string[] =>
+  definition.kind !== 'plan' || animalIds.length > 0
+    ? animalIds
+    : residentsBetween(journal, tankId, startedAt, now).flatMap(({ id, group }) =>
+        animalGroupById(group)?.kind === 'coral' ? [] : [id],
+      )
+
 /** Gathers the sightings of a course's animals, wherever they are by now. */
 export function watched(journal: Journal, course: Course, now: number): Watched {
   const signs: SeenSign[] = []
   const looks = new Map<string, Looked>()
   const unexplainedDeaths: Watched['unexplainedDeaths'] = []
-  for (const animalId of course.animalIds) {
+  const ofDisease = (sign: string) => signById(sign)?.kind !== 'context' && !NOT_OF_DISEASE.has(sign)
+  const animalIds = watchedBy(journal, course, now)
+  for (const animalId of animalIds) {
     for (const { content, at, struck, id } of journal.about(`animal:${animalId}`)) {
       if (struck || at < course.startedAt || at > now) continue
       if (content.kind === 'sighting') {
         looks.set(id, lookedOf(at, content))
-        for (const { sign, present } of content.signs)
-          if (present && signById(sign)?.kind !== 'context' && !NOT_OF_DISEASE.has(sign))
-            signs.push({ at, animalId, sign })
+        for (const sign of signsOfSighting(content)) if (ofDisease(sign)) signs.push({ at, animalId, sign })
       } else if (content.kind === 'death' && content.cause === undefined) unexplainedDeaths.push({ at, animalId })
     }
   }
+  const own = new Set(animalIds)
+  const isOwn = (start: ContentOf<'case-start'>) => start.animalIds.some((id) => own.has(id))
+  for (const seen of signsOfCases(journal, isOwn, course.startedAt, now))
+    if (own.has(seen.animalId) && ofDisease(seen.sign)) signs.push(seen)
   const watching = [...looks.values()].sort((a, b) => a.at - b.at)
   return {
     watching,

@@ -5,6 +5,7 @@ import type { Settings } from '../../household/settings.ts'
 import type { Journal } from '../../journal/journal.ts'
 import { isAmmoniaLow } from '../../ammonia/basis.ts'
 import { lastEvidence } from '../../readings/evidence.ts'
+import { signsOfCases, signsOfSighting } from '../../watching/seen-signs.ts'
 import { wordOn } from '../../schedule/task.ts'
 import { readingResult } from '../../words/quantities.ts'
 import { MS_PER_DAY, MS_PER_HOUR } from '../../time/zone.ts'
@@ -217,10 +218,16 @@ function signLately({ facts, seen, settings }: RuleInput): Judged {
     : { state: 'not-yet', says: 'none lately' }
 }
 
-function deathJudged({ facts, seen }: RuleInput, days: number): Judged {
+function deathJudged({ facts, seen, settings }: RuleInput, days: number): Judged {
   const death = seen.unexplainedDeaths.at(-1)
   return death && facts.now - death.at < days * MS_PER_DAY
-    ? { state: 'holds', says: 'fourteen days more of watching' }
+    ? {
+        state: 'holds',
+        says:
+          facts.course.definition.kind === 'plan'
+            ? momentBeside(death.at, facts.now, settings.clock)
+            : 'fourteen days more of watching',
+      }
     : { state: 'not-yet', says: 'none' }
 }
 
@@ -315,15 +322,21 @@ function signSeen(
   { journal, facts, settings }: RuleInput,
   { sign, withinHours }: { sign: readonly string[]; withinHours: number },
 ): Judged {
-  const seen = journal
+  const { tankId } = facts.course
+  const from = facts.now - withinHours * MS_PER_HOUR
+  const sighted = journal
     .ofKind('sighting')
     .findLast(
       ({ content, at }) =>
-        content.tankId === facts.course.tankId &&
+        content.tankId === tankId &&
         at <= facts.now &&
-        facts.now - at <= withinHours * MS_PER_HOUR &&
-        content.signs.some((one) => one.present && sign.includes(one.sign)),
+        at >= from &&
+        signsOfSighting(content).some((one) => sign.includes(one)),
     )
+  const answered = signsOfCases(journal, (start) => start.tankId === tankId, from, facts.now).findLast((one) =>
+    sign.includes(one.sign),
+  )
+  const seen = answered && (!sighted || answered.at > sighted.at) ? answered : sighted
   return seen
     ? { state: 'holds', says: momentBeside(seen.at, facts.now, settings.clock) }
     : { state: 'not-yet', says: 'not seen' }

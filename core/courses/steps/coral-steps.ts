@@ -98,11 +98,12 @@ function looksFrom(
       notAfter: best + DIP_LATE_MS,
       measure: 'pest-count',
     }
-    const isDone = facts.counts.some(
-      ({ at, measure }) =>
-        (measure === 'pest-count' || measure === 'came-off') && at >= draft.notBefore && at < draft.notAfter,
+    const looks = facts.counts.filter(
+      ({ at, measure }) => (measure === 'pest-count' || measure === 'came-off') && at >= draft.notBefore,
     )
-    if (isDone) missed = null
+    // Done late, it makes good for the one that was missed.
+    const isOver = draft.notAfter < facts.now && looks.length > 0
+    if (isOver || looks.some(({ at }) => at <= draft.notAfter)) missed = null
     // Of missed looks only the newest is told.
     else if (draft.notAfter < facts.now) missed = draft
     else drafts.push(draft)

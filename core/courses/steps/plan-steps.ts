@@ -231,6 +231,8 @@ export function planTasks(input: TaskInput, step: Step): Draft[] {
     } else latest = null
     if (every === 0) break
   }
+  // Done late, it counts for the one that was missed.
+  if (latest && isDone(input, step, latest.notBefore, Infinity)) latest = null
   // With every patch white there is nothing left to dose.
   const treated = series?.parts.filter(({ part }) => !part.control) ?? []
   if (

@@ -149,7 +149,8 @@ export function readSalinityTasks(input: TaskInput, step: Step): Draft[] {
         best,
         notAfter: best + window,
       }
-      if (draft.notAfter < now) missed = draft
+      // A reading after it makes good for a missed one.
+      if (draft.notAfter < now) missed = salinities.some(({ ms }) => ms >= draft.notBefore) ? null : draft
       else drafts.push(draft)
     }
   const isDue = drafts.some(({ notBefore }) => notBefore <= now)

@@ -336,7 +336,8 @@ function pairWindow(
   const plain = moveWindow(last, laying, ANYWHERE)
   return {
     move: { ...plain, notBefore: Math.min(plain.notBefore, best), best },
-    bath: { notBefore: early, best, notAfter: late },
+    // Later the move alone would be made, and a second one in a morning would go into a wet set.
+    bath: { notBefore: early, best, notAfter: latest },
   }
 }
 

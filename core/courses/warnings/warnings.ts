@@ -361,7 +361,7 @@ export function warningsOf(input: WarningInput): CourseWarning[] {
     warnings.push({
       id: 'death',
       tone: 'act',
-      text: `${animal ? animalLabel(animal) : 'A fish'} died ${momentBeside(death.at, now, settings.clock)} and nobody knows why: fourteen days are added to the watch after the course. Within the hour gills and a scrape of skin under the microscope still tell; kept cool in a bag, not frozen, a veterinarian can look. Write the cause with the death once it is known.`,
+      text: `${animal ? animalLabel(animal) : 'A fish'} died ${momentBeside(death.at, now, settings.clock)} and nobody knows why${course.definition.kind === 'plan' ? '' : ': fourteen days are added to the watch after the course'}. Within the hour gills and a scrape of skin under the microscope still tell; kept cool in a bag, not frozen, a veterinarian can look. Write the cause with the death once it is known.`,
     })
   }
   const sign = seen.signs.findLast(({ at }) => now - at < 2 * MS_PER_DAY)
@@ -379,7 +379,7 @@ export function warningsOf(input: WarningInput): CourseWarning[] {
         : {
             id: 'sign',
             tone: 'soon',
-            text: `${who}: ${label}, seen ${momentBeside(sign.at, now, settings.clock)}. No move while signs show.`,
+            text: `${who}: ${label}, seen ${momentBeside(sign.at, now, settings.clock)}.${course.definition.kind === 'plan' ? '' : ' No move while signs show.'}`,
           },
     )
   }

@@ -1,0 +1,336 @@
+import type { Definition } from '../../catalogue/courses/definitions.ts'
+import { bandFor, parameterById, PARAMETERS } from '../../catalogue/parameter.ts'
+import { CORAL_DIPS } from '../../catalogue/corals/coral-dips.data.ts'
+import { measureScale } from '../../catalogue/measures.ts'
+import type { ActRead } from '../../courses/acts/act-read.ts'
+import { ruleWord } from '../../courses/acts/task-contents.ts'
+import { readAct, type ActAnswer } from '../../courses/acts/read-act.ts'
+import { WHOLE_TANK, partsOfCount } from '../../courses/acts/read-count.ts'
+import { dipOf, mayHaveDip } from '../../courses/acts/read-dip.ts'
+import { courseById } from '../../courses/course.ts'
+import { coursePlan, isDrugPlan, type CoursePlan } from '../../courses/plan.ts'
+import { readStartForm, startDefaults, judgeStart } from '../../courses/start-form/read-start-form.ts'
+import { concernKey } from '../../courses/start-form/start-form.ts'
+import { runOf } from '../../courses/rules/rules.ts'
+import type { CourseTask } from '../../courses/tasks.ts'
+import { tankById } from '../../household/tanks.ts'
+import { contentFault } from '../../journal/check.ts'
+import type { Content } from '../../journal/entry.ts'
+import { Journal } from '../../journal/journal.ts'
+import { scribe } from '../../journal/testing.ts'
+import { readLine } from '../../logline/read.ts'
+import { concernsOf } from '../../safety/concerns.ts'
+import { isGuarded } from '../../safety/guarded-kinds.ts'
+import { NO_ANSWER } from '../../safety/answers.ts'
+import { SHORT_LOOKS } from '../../catalogue/watching.data.ts'
+import { shortLookContent } from '../../watching/short-looks.ts'
+import { MS_PER_DAY, MS_PER_HOUR } from '../../time/zone.ts'
+import { householdFor, KEEPER_SETTINGS, MAIN } from './household.ts'
+import { ModelWater } from './model-water.ts'
+import { countedOn, stageOn } from './outcome.ts'
+import type { Temperament } from './temperaments.ts'
+
+/** Something that happened in a life, in a line. */
+export interface DiaryLine {
+  at: number
+  words: string
+}
+
+/** What the simulated keeper met that a keeper should not meet. */
+export interface Trouble {
+  at: number
+  /** Which of the laws it is a case for. */
+  law: 'late' | 'rule' | 'concern' | 'stuck' | 'hours' | 'fault'
+  words: string
+}
+
+export const COURSE_ID = 'life'
+const { clock } = KEEPER_SETTINGS
+
+/** Waters that begin outside their band, by what the plan is to put right. */
+const FIRST_LEVELS: Readonly<Record<string, Readonly<Record<string, number>>>> = {
+  'nutrient-lower': { no3: 35, po4: 0.25 },
+  'nutrient-raise': { no3: 0.5, po4: 0.01 },
+  'element-correct': { k: 350, ca: 380, mg: 1200, 'alk-kh': 6.8 },
+}
+const DRIFTS: Readonly<Record<string, Readonly<Record<string, { perDay: number; until: number }>>>> = {
+  'nutrient-lower': { no3: { perDay: -1.5, until: 6 }, po4: { perDay: -0.01, until: 0.06 } },
+}
+
+/** What the log line calls a test whose heading it does not read. */
+const WORDS: Readonly<Record<string, string>> = { tan: 'tan', nh3: 'badge' }
+
+/** What the log line asks for where no kit is known. */
+const UNITS: Readonly<Record<string, string>> = { temp: 'C', tan: ' NH4' }
+
+/** A course's life under construction. */
+export class Keeper {
+  readonly journal = new Journal()
+  readonly diary: DiaryLine[] = []
+  readonly troubles: Trouble[] = []
+  readonly done = new Map<string, number>()
+  private readonly record = scribe('2025-01-01T00:00:00Z').record
+  private readonly waters = new Map<string, ModelWater>()
+  readonly stuck = new Set<string>()
+  /** Rules that were asked about and answered at the start. */
+  private readonly asked = new Set<string>()
+
+  constructor(
+    readonly definition: Definition,
+    private readonly options: Readonly<Record<string, string>>,
+    readonly temperament: Temperament,
+    private readonly seed: number,
+    readonly startedAt: number,
+  ) {
+    for (const content of householdFor(definition, startedAt)) this.write(content)
+  }
+
+  write(content: Content): void {
+    const fault = contentFault(content)
+    if (fault) this.trouble(Date.parse(content.happened), 'fault', `${content.kind}: ${JSON.stringify(fault)}`)
+    this.journal.add([this.record(content)])
+    for (const water of this.waters.values()) water.take(content)
+  }
+
+  trouble(at: number, law: Trouble['law'], words: string): void {
+    this.troubles.push({ at, law, words })
+    this.diary.push({ at, words: `! ${law}: ${words}` })
+  }
+
+  private waterOf(tankId: string): ModelWater {
+    let water = this.waters.get(tankId)
+    if (!water) {
+      const kind = tankById(this.journal, tankId)?.water === 'freshwater' ? 'freshwater' : 'marine'
+      const isMain = tankId === MAIN
+      water = new ModelWater(
+        this.journal,
+        tankId,
+        kind,
+        this.startedAt - MS_PER_DAY,
+        isMain ? FIRST_LEVELS[this.definition.id] : undefined,
+        isMain ? DRIFTS[this.definition.id] : undefined,
+      )
+      this.waters.set(tankId, water)
+    }
+    return water
+  }
+
+  plan(at: number, days = 2): CoursePlan {
+    return coursePlan(this.journal, courseById(this.journal, COURSE_ID)!, KEEPER_SETTINGS, at, clock.dayOf(at) + days)
+  }
+
+  /** Logs a test by the log line, as the model's water shows it. */
+  test(tankId: string, parameter: string, at: number): void {
+    const { decimals, short } = parameterById(parameter)!
+    const shown = Math.max(0, this.waterOf(tankId).tested(parameter, at)).toFixed(decimals)
+    const name = tankById(this.journal, tankId)!.short
+    const word = WORDS[parameter] ?? short
+    this.line(`${name} ${word} ${shown}${UNITS[parameter] ?? ''}`, at)
+  }
+
+  /** Logs a line; what the water speaks against is written down as trouble, and logged as it happened. */
+  line(text: string, at: number): boolean {
+    const context = { journal: this.journal, settings: KEEPER_SETTINGS, now: at }
+    const read = readLine(text, context)
+    const kept = read.state === 'keep' ? read : readLine(`${text} anyway because it was read again`, context)
+    if (!('contents' in kept)) {
+      this.trouble(at, 'stuck', `“${text}” is not taken: ${JSON.stringify(read).slice(0, 200)}`)
+      return false
+    }
+    if (read.state !== 'keep') this.trouble(at, 'concern', `“${text}”: ${'question' in read ? read.question : ''}`)
+    for (const content of kept.contents) this.write(content)
+    return true
+  }
+
+  /** Starts the course by its form. @returns whether it began */
+  start(): boolean {
+    const at = this.startedAt
+    for (const { id, bands } of PARAMETERS) {
+      const { water } = tankById(this.journal, MAIN)!
+      if (bandFor(parameterById(id)!, undefined) !== undefined || Object.keys(bands).length > 0)
+        if (this.isTestedIn(id, water)) this.test(MAIN, id, at - MS_PER_HOUR)
+    }
+    const place = { journal: this.journal, settings: KEEPER_SETTINGS, now: at }
+    const values = startDefaults(place, { definitionId: this.definition.id, tankId: MAIN })
+    for (const { role } of this.definition.roles) if (role !== 'main') values.tanks[role] = role
+    Object.assign(values.options, this.options)
+    values.isLoadAccepted = true
+    for (const concern of judgeStart(values, place).concerns) {
+      values.answers[concernKey(concern)] = {
+        ...NO_ANSWER,
+        why: 'there is no other way here',
+        vetAgreed: true,
+        isRead: true,
+      }
+      this.asked.add(concern.rule)
+      this.diary.push({ at, words: `asked at the start: ${concern.what} (${concern.severity})` })
+    }
+    const read = readStartForm(values, place, COURSE_ID)
+    if ('problems' in read) {
+      this.trouble(at, 'stuck', `it cannot be started: ${JSON.stringify(read.problems)}`)
+      return false
+    }
+    for (const content of read.contents) this.write(content)
+    return true
+  }
+
+  private isTestedIn(parameter: string, water: string): boolean {
+    if (parameter === 'copper') return false
+    if (water === 'freshwater') return !['ca', 'mg', 'k', 'sio2', 'salinity', 'nh3'].includes(parameter)
+    return !['gh', 'nh3'].includes(parameter)
+  }
+
+  day(at: number): number {
+    return clock.dayOf(at) - clock.dayOf(this.startedAt)
+  }
+
+  private answerFor(plan: CoursePlan, task: CourseTask, at: number): ActAnswer {
+    const day = this.day(at)
+    const isFailing = this.temperament.isFailing ?? false
+    switch (task.act) {
+      case 'bath':
+        return task.dip ? { litres: 2, amount: 4, dipId: this.dipFor(plan, task) } : { litres: task.bath?.litres ?? 8 }
+      case 'count': {
+        if (task.measure === 'patch-stage')
+          return {
+            counted: Object.fromEntries(
+              (plan.series?.parts ?? []).map(({ part }) => [part.id, stageOn(day, part.control, isFailing)]),
+            ),
+          }
+        if (plan.dips && task.measure !== 'head-count') return { hosts: null }
+        const value = countedOn(this.definition, task.measure!, day, isFailing)
+        const parts = partsOfCount(this.journal, plan, task)
+        return {
+          counted:
+            parts.length > 0
+              ? Object.fromEntries(parts.map(({ id }, i) => [id, shareOf(value, i, parts.length, task)]))
+              : { [WHOLE_TANK]: value },
+        }
+      }
+      default:
+        return {}
+    }
+  }
+
+  /** The planned dip, or another for corals that must not have it. */
+  private dipFor(plan: CoursePlan, task: CourseTask): string {
+    const planned = task.dip!.dip.id
+    const bears = (id: string) => mayHaveDip(dipOf(this.journal, plan, task, id)).length > 0
+    return bears(planned) ? planned : (CORAL_DIPS.find(({ id }) => bears(id))?.id ?? planned)
+  }
+
+  /** What a task tests, where it names nothing: the level it holds, the salinity, ammonia. */
+  private testsOf(plan: CoursePlan, task: CourseTask): readonly string[] {
+    if (task.parameters) return task.parameters
+    if (task.step === 'ammonia') return ['tan', 'nh3']
+    return plan.salinity ? ['salinity'] : ['copper']
+  }
+
+  /** Does a task by its own button. @returns whether it was done */
+  act(plan: CoursePlan, task: CourseTask, at: number): boolean {
+    this.diary.push({ at, words: `${task.step}: ${task.title}${task.state === 'late' ? ' (late)' : ''}` })
+    if (task.act === 'read') {
+      for (const parameter of this.testsOf(plan, task)) this.test(task.tankId, parameter, at)
+      return true
+    }
+    if (task.act === 'change' && !task.change) {
+      const { short } = tankById(this.journal, task.tankId)!
+      return this.line(`${short} change 20%`, at)
+    }
+    const read = this.readTask(plan, task, at)
+    if ('problems' in read || read.contents.length === 0) {
+      this.trouble(at, 'stuck', `${task.id}: its button keeps nothing: ${JSON.stringify(read)}`)
+      return false
+    }
+    for (const content of read.contents) {
+      if (isGuarded(content))
+        for (const { rule, severity, what, reason } of concernsOf(this.journal, content, { now: at }))
+          if (severity !== 'note' && !this.asked.has(rule))
+            this.trouble(at, 'concern', `${task.id}: ${severity}, ${what}: ${reason}`)
+      this.write(content)
+    }
+    return true
+  }
+
+  private readTask(plan: CoursePlan, task: CourseTask, at: number): ActRead {
+    const isRest = plan.course.definition.steps.some(({ due }) => 'by' in due && due.by === 'look-twice')
+    if (task.act !== 'look' || !isRest) return readAct(this.journal, plan, task, this.answerFor(plan, task, at), at)
+    const look = SHORT_LOOKS.find(({ measures }) => measures.includes('appetite'))!
+    return {
+      contents: [
+        shortLookContent(
+          look,
+          { present: [], breathsPerMinute: 60, appetite: 4, faeces: 'normal', flashes: 0 },
+          { at, tankId: task.tankId, animalIds: task.animalIds ?? [], courseId: COURSE_ID },
+        ),
+      ],
+    }
+  }
+
+  /** Whether something that a due task waits for was just answered: a meal is watched, a word that only the keeper can give is given. */
+  answerWaits(plan: CoursePlan, at: number): boolean {
+    const waiting = plan.tasks.filter(
+      ({ state, waitsFor, notBefore }) => state !== 'ahead' && waitsFor && notBefore <= at,
+    )
+    const blind = plan.rules.filter(
+      ({ rule, state }) => state === 'unknown' && waiting.some(({ waitsFor }) => waitsFor!.includes(rule)),
+    )
+    for (const { id } of blind) {
+      const row = this.definition.rules.find((one) => one.id === id)
+      if (row && 'left' in row.when && typeof row.when.left === 'object' && 'parameter' in row.when.left)
+        this.test(MAIN, row.when.left.parameter, at)
+    }
+    if (blind.length > 0) return true
+    const asked = plan.rules.filter(
+      ({ rule, state, canBeSaid }) =>
+        state === 'ask' && canBeSaid && waiting.some(({ waitsFor }) => waitsFor!.includes(rule)),
+    )
+    for (const { id, rule } of asked) {
+      this.diary.push({ at, words: `says: ${rule}` })
+      this.write(
+        ruleWord(
+          plan.course,
+          id,
+          runOf({ drug: isDrugPlan(plan) ? plan : null, rounds: plan.rounds, salinity: plan.salinity }),
+          at,
+        ),
+      )
+    }
+    return asked.length > 0
+  }
+
+  /** The second press of a finger that trembles: the same is kept again. */
+  private pressAgain(plan: CoursePlan, task: CourseTask, at: number): void {
+    if (task.act === 'read') for (const parameter of this.testsOf(plan, task)) this.test(task.tankId, parameter, at)
+    const read = task.act === 'read' ? null : this.readTask(plan, task, at)
+    if (read && 'contents' in read) for (const content of read.contents) this.write(content)
+  }
+
+  /** Does a task, again where the temperament presses twice, and says where its button led to nothing. */
+  do(plan: CoursePlan, task: CourseTask, at: number): void {
+    if (!this.act(plan, task, at)) {
+      this.stuck.add(task.id)
+      return
+    }
+    this.done.set(task.step, (this.done.get(task.step) ?? 0) + 1)
+    if (this.temperament.pressesTwice?.(task) && this.plan(at).tasks.every(({ id }) => id !== task.id))
+      this.pressAgain(plan, task, at)
+    const after = this.plan(at)
+    // What is left of a round is another dip.
+    const rest = after.tasks.find(({ id, dip }) => id === task.id && dip)
+    if (rest && task.dip && rest.dip!.hosts.length < task.dip.hosts.length) return this.do(after, rest, at)
+    const again = after.tasks.find(({ id, state }) => id === task.id && state !== 'ahead')
+    if (!again || task.act === 'close') return
+    this.trouble(at, 'stuck', `${task.id} is still there after it was done: ${again.why}`)
+    this.stuck.add(task.id)
+  }
+
+  /** When this keeper does a task, ms. */
+  timeFor(task: CourseTask): number {
+    return this.temperament.timeFor(task, this.seed)
+  }
+}
+
+/** What is counted is shared out among the parts; a score is each one's own. */
+const shareOf = (value: number, i: number, parts: number, task: CourseTask): number =>
+  measureScale(task.measure!).entry === 'named' ? value : Math.floor(value / parts) + (i < value % parts ? 1 : 0)
