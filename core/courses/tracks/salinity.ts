@@ -107,7 +107,9 @@ export function raisedAt({ salinities }: CourseRecord, { clock, startPsu }: Sali
 }
 
 /** When the drug-free time would begin: once the count is full and the salinity is back up. */
-export const expectedRaisedAt = ({ clock, psu, startPsu }: SalinityState): number | null =>
+export const expectedRaisedAt = ({ clock, psu, startPsu, swappedAt }: SalinityState): number | null =>
   clock.completesAt === null
     ? null
-    : clock.completesAt + raisingDays(psu ?? startPsu, startPsu) * RAISING.hours * MS_PER_HOUR
+    : // Of the days up those still to come count from the last step.
+      Math.max(clock.completesAt, clock.state === 'complete' ? (swappedAt ?? -Infinity) : -Infinity) +
+      raisingDays(psu ?? startPsu, startPsu) * RAISING.hours * MS_PER_HOUR

@@ -234,7 +234,7 @@ function salinitySentences(input: WarningInput): CourseWarning[] {
   if (!salinity) return []
   const { clock, psu, limits } = salinity
   const when = (at: number) => momentBeside(at, facts.now, settings.clock)
-  const warnings: (CourseWarning | null)[] = [blindSentence(input)]
+  const warnings: (CourseWarning | null)[] = []
   const last = clock.breaks.at(-1)
   if (last && clock.state !== 'complete')
     warnings.push({
@@ -328,7 +328,7 @@ function blindSentence({ rules, facts, settings }: WarningInput): CourseWarning 
 export function warningsOf(input: WarningInput): CourseWarning[] {
   const { journal, facts, seen, observation, settings, drug } = input
   const { course, now, volumeL } = facts
-  const warnings: (CourseWarning | null)[] = []
+  const warnings: (CourseWarning | null)[] = [blindSentence(input)]
   const tank = tankById(journal, course.tankId)
   if (volumeL === null && (drug || course.definition.kind === 'plan'))
     warnings.push({

@@ -36,6 +36,12 @@ export interface DiaryLine {
   words: string
 }
 
+/** What a course said at an instant. */
+export interface SeenDay {
+  at: number
+  plan: CoursePlan
+}
+
 /** What the simulated keeper met that a keeper should not meet. */
 export interface Trouble {
   at: number
@@ -79,7 +85,7 @@ export class Keeper {
     readonly definition: Definition,
     private readonly options: Readonly<Record<string, string>>,
     readonly temperament: Temperament,
-    private readonly seed: number,
+    readonly seed: number,
     readonly startedAt: number,
   ) {
     for (const content of householdFor(definition, startedAt)) this.write(content)
@@ -141,6 +147,11 @@ export class Keeper {
     for (const content of kept.contents) this.write(content)
     return true
   }
+
+  /** What the course shows on a day of a blind or unlucky life, to be judged by its laws. */
+  readonly seen: SeenDay[] = []
+  /** Whether the misfortune of an unlucky life has come. */
+  isBefallen = false
 
   /** Starts the course by its form. @returns whether it began */
   start(): boolean {
@@ -275,12 +286,16 @@ export class Keeper {
     const blind = plan.rules.filter(
       ({ rule, state }) => state === 'unknown' && waiting.some(({ waitsFor }) => waitsFor!.includes(rule)),
     )
+    let isTested = false
     for (const { id } of blind) {
       const row = this.definition.rules.find((one) => one.id === id)
-      if (row && 'left' in row.when && typeof row.when.left === 'object' && 'parameter' in row.when.left)
-        this.test(MAIN, row.when.left.parameter, at)
+      if (!row || !('left' in row.when) || typeof row.when.left !== 'object' || !('parameter' in row.when.left))
+        continue
+      if (row.role !== 'gate') continue
+      this.test(MAIN, row.when.left.parameter, at)
+      isTested = true
     }
-    if (blind.length > 0) return true
+    if (isTested) return true
     const asked = plan.rules.filter(
       ({ rule, state, canBeSaid }) =>
         state === 'ask' && canBeSaid && waiting.some(({ waitsFor }) => waitsFor!.includes(rule)),

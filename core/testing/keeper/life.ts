@@ -6,7 +6,7 @@ import type { Journal } from '../../journal/journal.ts'
 import { USUAL_WAKING } from '../../time/waking.ts'
 import { MS_PER_DAY } from '../../time/zone.ts'
 import { KEEPER_SETTINGS } from './household.ts'
-import { Keeper, type DiaryLine, type Trouble } from './keeper.ts'
+import { Keeper, type DiaryLine, type SeenDay, type Trouble } from './keeper.ts'
 import { TEMPERAMENTS, type TemperamentId } from './temperaments.ts'
 
 /** A course as it was lived from its start form to its close. */
@@ -21,6 +21,8 @@ export interface Life {
   /** The course as it stood before its close was pressed, and a day after. */
   atClose: CoursePlan | null
   after: CoursePlan | null
+  /** What the course said at each look of a blind or unlucky keeper. */
+  seen: readonly SeenDay[]
   /** How often each step was done. */
   done: ReadonlyMap<string, number>
 }
@@ -48,8 +50,8 @@ export function liveCourse(
   if (!definition) throw new Error(`no definition is called ${definitionId}`)
   const temperament = TEMPERAMENTS[temperamentId]
   const keeper = new Keeper(definition, options, temperament, seed, LIFE_STARTS_AT)
-  const { diary, troubles, journal, done, startedAt } = keeper
-  const life = { definition, diary, troubles, journal, startedAt, done }
+  const { diary, troubles, journal, done, startedAt, seen } = keeper
+  const life = { definition, diary, troubles, journal, startedAt, done, seen }
   const unclosed: Life = { ...life, closedAt: null, atClose: null, after: null }
   if (!keeper.start()) return unclosed
   const lastDay = temperament.untilDay ?? definition.days * 2 + 60

@@ -1,7 +1,8 @@
 import type { CoursePlan } from '../../courses/plan.ts'
 import type { CourseTask } from '../../courses/tasks.ts'
 import { RandomStream } from '../../numbers/random.ts'
-import { MS_PER_DAY, MS_PER_MINUTE } from '../../time/zone.ts'
+import { iso, MS_PER_DAY, MS_PER_MINUTE } from '../../time/zone.ts'
+import { MAIN } from './household.ts'
 import type { Keeper } from './keeper.ts'
 
 export type TemperamentId = 'steady' | 'latest' | 'a-day-late' | 'twice' | 'blind' | 'unlucky'
@@ -45,6 +46,57 @@ const ADDS_NOTHING: ReadonlySet<CourseTask['act']> = new Set([
 /** Days on which a blind keeper still tests. */
 const SEEING_DAYS = 1
 
+/** The misfortunes of an unlucky life, one for each seed, and the log line or entry that tells of them. */
+export const MISFORTUNES: readonly { id: string; write: (keeper: Keeper, now: number) => void }[] = [
+  { id: 'a death without a cause', write: (keeper, now) => void keeper.line('ash died', now) },
+  { id: 'a sign by the log line', write: (keeper, now) => void keeper.line('ash gasping', now) },
+  {
+    id: 'a sign in a case',
+    write: (keeper, now) => {
+      const on = { happened: iso(now), caseId: 'case', tankId: MAIN }
+      keeper.write({ kind: 'case-start', ...on, table: 'marine-fish', animalIds: ['ash'] })
+      keeper.write({ kind: 'case-mark', ...on, mark: 'signs', signs: [{ sign: 'surface-gasping', answer: 'present' }] })
+    },
+  },
+  {
+    id: 'a sign in a short look',
+    write: (keeper, now) =>
+      keeper.write({
+        kind: 'sighting',
+        happened: iso(now),
+        tankId: MAIN,
+        animalIds: ['ash'],
+        signs: [{ sign: 'surface-gasping', present: true }],
+        session: 'morning',
+        minutes: 5,
+      }),
+  },
+  {
+    id: 'breaths over the alarm',
+    write: (keeper, now) =>
+      keeper.write({
+        kind: 'sighting',
+        happened: iso(now),
+        tankId: MAIN,
+        animalIds: ['ash'],
+        signs: [],
+        breathsPerMinute: 140,
+      }),
+  },
+  { id: 'ammonia as a limit', write: (keeper, now) => void keeper.line('tank nh4 >2', now) },
+]
+
+/** Day of the misfortune. */
+const UNLUCKY_DAY = 1
+
+function befall(keeper: Keeper, plan: CoursePlan, now: number): boolean {
+  keeper.seen.push({ at: now, plan })
+  if (keeper.day(now) !== UNLUCKY_DAY || keeper.isBefallen) return false
+  keeper.isBefallen = true
+  MISFORTUNES[keeper.seed % MISFORTUNES.length]!.write(keeper, now)
+  return true
+}
+
 export const TEMPERAMENTS: Readonly<Record<TemperamentId, Temperament>> = {
   steady: { id: 'steady', timeFor: bestOf },
   latest: {
@@ -60,8 +112,12 @@ export const TEMPERAMENTS: Readonly<Record<TemperamentId, Temperament>> = {
   blind: {
     id: 'blind',
     timeFor: bestOf,
+    happens: (keeper, plan, now) => {
+      keeper.seen.push({ at: now, plan })
+      return false
+    },
     skips: ({ act }, day) => day > SEEING_DAYS && (act === 'read' || act === 'count'),
     untilDay: 14,
   },
-  unlucky: { id: 'unlucky', timeFor: bestOf, untilDay: 8 },
+  unlucky: { id: 'unlucky', timeFor: bestOf, happens: befall, untilDay: 3 },
 }
