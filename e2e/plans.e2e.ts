@@ -67,6 +67,46 @@ test('S16, the dark: tested before, covered at the bench, ended by its rule, unc
   expect(await axe(page)).toEqual([])
 })
 
+test('a blackout of five days tested on days 0 and 1 only is red on day 3: the stop rules cannot see', async ({
+  page,
+}) => {
+  test.setTimeout(240_000)
+  const go = await beginAtOrigin(page)
+  await seedMine(page, [HOUSEHOLD, tank('reef', 'Reef', 'marine', 300)])
+  await go(0, '/courses/new?definition=blackout-marine&tank=reef&for=5')
+  await page.getByRole('button', { name: 'Start the course' }).click()
+  await expect(page.getByRole('heading', { name: 'Blackout', level: 1 })).toBeVisible()
+  await go(0.5, '/')
+  await log(page, 'reef no3 8 po4 .06 alk 8 tan 0 NH4')
+  await go(24, '/')
+  await log(page, 'reef no3 9 po4 .06 tan 0 NH4')
+  const blind = page.getByText(/Dark, and not tested since .*: the stop rules cannot see\. Test now, or uncover\./)
+  await expect(blind).toHaveCount(0)
+
+  await go(72, '/')
+  await expect(blind.first()).toBeVisible()
+  const inks = await blind.first().evaluate((bar) => {
+    const probe = document.createElement('i')
+    probe.style.color = 'var(--act)'
+    document.body.append(probe)
+    return [getComputedStyle(bar).borderLeftColor, getComputedStyle(probe).color]
+  })
+  expect(inks[0]).toBe(inks[1])
+  await page
+    .getByRole('link', { name: /Blackout/ })
+    .first()
+    .click()
+  await expect(page.getByRole('heading', { name: 'Blackout', level: 1 })).toBeVisible()
+  await expect(blind).toBeVisible()
+  await expect(page.getByText(/^\? not tested since/).first()).toBeVisible()
+  expect(await axe(page)).toEqual([])
+
+  // Tested, it sees again.
+  await go(73, '/')
+  await log(page, 'reef no3 9 po4 .06 tan 0 NH4')
+  await expect(blind).toHaveCount(0)
+})
+
 test('S15, planaria: asked to confirm first, dosed by the net volume, half changed at the bench, the jar counted twelve hours on', async ({
   page,
 }) => {

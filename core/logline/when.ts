@@ -8,6 +8,7 @@ import {
   weekdayOf,
   type Day,
   type ZoneClock,
+  timeOfMinute,
 } from '../time/zone.ts'
 import { replaceToken, type Token } from './tokens.ts'
 import { choose, isStop, unclear, type LogContext, type Stop } from './types.ts'
@@ -157,12 +158,9 @@ function agoTimed(
   if (ago.ms <= MS_PER_YEAR) return { at, rest, notices: [] }
   const [day, minute] = [clock.dayOf(at), clock.minuteOf(at)]
   return choose(`that is ${dateWords(day)}, more than a year ago: is it meant?`, [
-    { label: dateWords(day), text: `${line.slice(0, rest.at(-1)?.to ?? 0)} ${dayText(day)} ${hhmm(minute)}` },
+    { label: dateWords(day), text: `${line.slice(0, rest.at(-1)?.to ?? 0)} ${dayText(day)} ${timeOfMinute(minute)}` },
   ])
 }
-
-const hhmm = (minutes: number) =>
-  `${String(Math.floor(minutes / 60)).padStart(2, '0')}:${String(minutes % 60).padStart(2, '0')}`
 
 /**
  * Takes the time off the end of a line; without one it is now. A day without a time of day, a time that lies ahead and a
@@ -207,16 +205,16 @@ export function readWhen(line: string, tokens: readonly Token[], { now, settings
     const at = clock.instantAt(day, minutes)
     if (at < now - LIFE_MS) return tooLongAgo()
     if (clock.minuteOf(at) !== minutes % MINUTES_PER_DAY)
-      return unclear(`${hhmm(minutes)} did not happen that night: the clocks went forward`, [
-        { label: hhmm(clock.minuteOf(at)), text: `${body} ${dayWord} ${hhmm(clock.minuteOf(at))}` },
+      return unclear(`${timeOfMinute(minutes)} did not happen that night: the clocks went forward`, [
+        { label: timeOfMinute(clock.minuteOf(at)), text: `${body} ${dayWord} ${timeOfMinute(clock.minuteOf(at))}` },
       ])
     if (at > now + TOLERANCE_MS)
-      return choose(`${hhmm(minutes)}${day === today ? '' : ` on ${dayText(day)}`} lies ahead`, [
-        { label: `yesterday ${hhmm(minutes)}`, text: `${body} yesterday ${hhmm(minutes)}` },
+      return choose(`${timeOfMinute(minutes)}${day === today ? '' : ` on ${dayText(day)}`} lies ahead`, [
+        { label: `yesterday ${timeOfMinute(minutes)}`, text: `${body} yesterday ${timeOfMinute(minutes)}` },
         { label: 'now', text: body },
       ])
     const again = clock.instantAt(day, minutes) + MS_PER_HOUR
     const twice = clock.minuteOf(again) === minutes && clock.dayOf(again) === day
-    return { at, rest, notices: twice ? [`${hhmm(minutes)} came twice that night; the first is meant`] : [] }
+    return { at, rest, notices: twice ? [`${timeOfMinute(minutes)} came twice that night; the first is meant`] : [] }
   }
 }

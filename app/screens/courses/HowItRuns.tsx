@@ -10,7 +10,7 @@ import { setAsideWords } from '../../../core/safety/answers.ts'
 import { ruleWords } from '../../../core/safety/rule-words.ts'
 import { tankById, tanksOf } from '../../../core/household/tanks.ts'
 import type { Content, ContentOf } from '../../../core/journal/entry.ts'
-import { iso } from '../../../core/time/zone.ts'
+import { iso, timeOfMinute } from '../../../core/time/zone.ts'
 import { SelectField, TextField } from '../../fields/fields.tsx'
 import type { Problem } from '../../fields/shell.tsx'
 import { thisInstant } from '../../frame/now.tsx'
@@ -19,9 +19,6 @@ import { useHousehold } from '../../journal/provider.tsx'
 import { Button, PlainButton } from '../../look/buttons.ts'
 import { Facts, Heading, Line, Small, Stack } from '../../look/text.ts'
 import { GotIn } from './GotIn.tsx'
-
-const clockText = (minute: number) =>
-  `${String(Math.floor(minute / 60)).padStart(2, '0')}:${String(minute % 60).padStart(2, '0')}`
 
 type Open = 'change' | 'event' | 'suspect' | 'stop' | null
 
@@ -66,7 +63,7 @@ export function HowItRuns({ plan }: { plan: CoursePlan }) {
         )}
         <div>
           <dt>{course.dose ? 'read daily at' : 'daily at'}</dt>
-          <dd>{clockText(course.readAtMinute)}</dd>
+          <dd>{timeOfMinute(course.readAtMinute)}</dd>
         </div>
         {course.definition.ends === 'move' && (
           <div>
@@ -120,7 +117,7 @@ function ChangeForm({ plan: { course }, onDone }: FormProps) {
       products: Object.fromEntries(
         keys.map((key) => [key, course.products[key] ?? (course.dose?.id === key ? (course.productId ?? '') : '')]),
       ),
-      readAt: clockText(course.readAtMinute),
+      readAt: timeOfMinute(course.readAtMinute),
       moveToTankId: course.moveToTankId ?? '',
     },
   })

@@ -1,8 +1,8 @@
 import { useState } from 'react'
 import { Form } from 'react-aria-components'
 import { useForm } from 'react-hook-form'
-import type { UnitHabits } from '../../../core/household/settings.ts'
-import { isZone } from '../../../core/time/zone.ts'
+import { wakingOf, type UnitHabits } from '../../../core/household/settings.ts'
+import { isZone, minuteOfTime, timeOfMinute } from '../../../core/time/zone.ts'
 import { TextField } from '../../fields/fields.tsx'
 import type { Problems } from '../../fields/shell.tsx'
 import { UnitFields } from '../../fields/UnitFields.tsx'
@@ -17,16 +17,25 @@ export function SettingsForm() {
   const { keep, busy, unkept } = useKeeping()
   const [problems, setProblems] = useState<Problems>({})
   const [done, setDone] = useState(false)
-  const form = useForm<UnitHabits & { timeZone: string }>({
-    defaultValues: { timeZone: settings.timeZone, ...settings.units },
+  const waking = wakingOf(settings)
+  const form = useForm<UnitHabits & { timeZone: string; upFrom: string; upUntil: string }>({
+    defaultValues: {
+      timeZone: settings.timeZone,
+      upFrom: timeOfMinute(waking.from),
+      upUntil: timeOfMinute(waking.until),
+      ...settings.units,
+    },
   })
-  const send = form.handleSubmit(async ({ timeZone, ...units }) => {
+  const send = form.handleSubmit(async ({ timeZone, upFrom, upUntil, ...units }) => {
     setDone(false)
     if (!isZone(timeZone.trim()))
       return setProblems({ timeZone: { message: 'a time zone by its name, such as Europe/Lisbon or America/Denver' } })
+    if (!(minuteOfTime(upFrom) < minuteOfTime(upUntil)))
+      return setProblems({ upUntil: { message: 'later on the same day, such as 22:00' } })
     setProblems({})
-    if (await keep([{ kind: 'household', happened: new Date().toISOString(), timeZone: timeZone.trim(), units }]))
-      setDone(true)
+    const happened = new Date().toISOString()
+    const content = { kind: 'household' as const, happened, timeZone: timeZone.trim(), units }
+    if (await keep([{ ...content, waking: { from: upFrom, until: upUntil } }])) setDone(true)
   })
   return (
     <Form onSubmit={(event) => void send(event)}>
@@ -38,7 +47,12 @@ export function SettingsForm() {
           hint="The ledger’s days are days of this zone."
           problem={problems['timeZone']}
         />
-        <UnitFields control={form.control} />
+        <Line $gap={14}>
+          <TextField control={form.control} name="upFrom" label="Somebody is up from" type="time" />
+          <TextField control={form.control} name="upUntil" label="until" type="time" problem={problems['upUntil']} />
+        </Line>
+        <Quiet>Moves and baths are laid into these hours where their windows allow it.</Quiet>
+        <UnitFields control={form.control as never} />
         {unkept && <UnkeptNote unkept={unkept} />}
         <Line>
           <Button type="submit" isDisabled={busy}>
