@@ -19,8 +19,9 @@ export default defineConfig({
           groups: [
             {
               name: 'shared',
-              // What judges an entry comes once the first view stands.
-              test: /\/core\/(?!catalogue\/sign-|evidence|numbers\/median|safety\/(?!guarded-kinds|met-copper|alarms|answers)|catalogue\/treatments\/(sensitivities|interactions|tank-limits|residues))/,
+              // What judges an entry comes once the first view stands; what courses are written with, water's log and the schemas' words come
+              // with the screens that ask for them.
+              test: /\/core\/(?!catalogue\/(sign-|handbook|daily-caps|courses\/(school-parts|plan-parts|plans)|treatments\/(sensitivities|interactions|tank-limits|residues))|evidence|numbers\/(median|typed)|schema\/|water\/|transfer\/|readings\/raises|safety\/(?!guarded-kinds|met-copper|alarms|answers))/,
               minShareCount: 18,
             },
           ],

@@ -259,6 +259,10 @@ test('S16, by silicate: half a milligram first, then by what was taken up, and t
     },
   ])
   const course = await startCourse(page, 'dino-sand', 'reef')
+  // The first dose waits for what the later tests are held against.
+  await go(0.1, '/')
+  await log(page, 'reef sio2 .1 no3 6 po4 .06')
+  await go(0.2, course)
   // 0.5 mg/L in 300 L is 150 mg: 15 mL of 10 mg/mL.
   await pressUntilKept(page, 'Log 15 mL')
   await go(1, '/')

@@ -20,7 +20,7 @@ test('S16, the dark: tested before, covered at the bench, ended by its rule, unc
 
   // The start is tested; how much is covered is one number.
   await go(0.5, '/')
-  await log(page, 'reef no3 8 po4 .06 alk 8')
+  await log(page, 'reef no3 8 po4 .06 alk 8 tan 0 NH4')
   await go(0.6, '/courses')
   await page
     .getByRole('link', { name: /Blackout/ })
@@ -132,6 +132,12 @@ test('S15, planaria: asked to confirm first, dosed by the net volume, half chang
     await field.fill('arrow heads seen by torch')
   await page.getByRole('button', { name: 'Start the course' }).click()
   await expect(page.getByRole('heading', { name: 'Fenbendazole against planaria' })).toBeVisible()
+
+  // The first dose waits for the trap, and for who has to be out.
+  const course = page.url()
+  await go(0.1, '/')
+  await log(page, 'study count pests 12')
+  await go(0.2, new URL(course).pathname)
 
   // 0.55 mg/L in 100 L is 55 mg: 0.25 g of 22 % powder.
   await expect(page.getByText('0.25 g').first()).toBeVisible()

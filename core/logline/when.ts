@@ -1,4 +1,5 @@
 import { LIFE_MS, LIFE_YEARS, MS_PER_YEAR } from '../time/life.ts'
+import { timeOfMinute } from '../time/wall-time.ts'
 import {
   MS_PER_DAY,
   MS_PER_HOUR,
@@ -8,7 +9,6 @@ import {
   weekdayOf,
   type Day,
   type ZoneClock,
-  timeOfMinute,
 } from '../time/zone.ts'
 import { replaceToken, type Token } from './tokens.ts'
 import { choose, isStop, unclear, type LogContext, type Stop } from './types.ts'

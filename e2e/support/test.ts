@@ -19,7 +19,8 @@ async function placeOf(target: Locator): Promise<Omit<Press, 'at'> | null> {
   let box = await target.boundingBox()
   const view = target.page().viewportSize()
   if (box && view && (box.y < 0 || box.y + box.height > view.height)) {
-    await target.scrollIntoViewIfNeeded()
+    // What is drawn anew meanwhile is pressed where it then stands.
+    await target.scrollIntoViewIfNeeded().catch(() => undefined)
     box = await target.boundingBox()
   }
   return box && { x: box.x + box.width / 2, y: box.y + box.height / 2 }

@@ -2,7 +2,7 @@ import { useState } from 'react'
 import { ingredientById } from '../../../core/catalogue/ingredient.ts'
 import { bathAmount } from '../../../core/courses/amounts/planned-bath.ts'
 import { isActOff } from '../../../core/courses/acts/act-off.ts'
-import { contentsRead, type ActProblems } from '../../../core/courses/acts/act-read.ts'
+import { proposedRead, type ActProblems } from '../../../core/courses/acts/act-read.ts'
 import { readBath } from '../../../core/courses/acts/read-bath.ts'
 import { litresFrom } from '../../../core/words/quantities.ts'
 import { shownFigure, shownUnit } from '../../../core/words/measure.ts'
@@ -31,7 +31,7 @@ export function BathAct({ plan, task, next }: ActProps) {
   const minutes = numberIn(minutesText)
   const measured = litres === null ? null : bathAmount(bath, litres)
   const read = (at: number) => readBath(task, plan.course, { litres, minutes }, at)
-  const doubts = useDoubts(contentsRead(read(now)))
+  const doubts = useDoubts(proposedRead(read(now)))
   const Do = next ? PrimaryButton : Button
   const send = async () => {
     const answer = read(thisInstant())

@@ -3,7 +3,7 @@ import { styled } from 'styled-components'
 import { CORAL_DIPS, coralDipById } from '../../../core/catalogue/corals/coral-dips.data.ts'
 import { bathAmount } from '../../../core/courses/amounts/planned-bath.ts'
 import { isActOff } from '../../../core/courses/acts/act-off.ts'
-import { contentsRead, type ActProblems } from '../../../core/courses/acts/act-read.ts'
+import { proposedRead, type ActProblems } from '../../../core/courses/acts/act-read.ts'
 import { dipOf, mayHaveDip, readDip } from '../../../core/courses/acts/read-dip.ts'
 import { litresFrom } from '../../../core/words/quantities.ts'
 import { shownUnit } from '../../../core/words/measure.ts'
@@ -106,7 +106,7 @@ export function DipAct({ plan, task, next }: ActProps) {
   const measured = bath && litres !== null ? bathAmount(bath, litres) : null
   const read = (at: number) =>
     readDip(journal, plan, task, { dipId, partIds: ids, litres, minutes, amount: numberIn(amountText) }, at)
-  const doubts = useDoubts(contentsRead(read(now)))
+  const doubts = useDoubts(proposedRead(read(now)))
   const Do = next ? PrimaryButton : Button
   const send = async () => {
     const answer = read(thisInstant())

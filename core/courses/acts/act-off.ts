@@ -5,23 +5,12 @@ import type { CourseTask } from '../tasks.ts'
  * @param now ms
  */
 export function isActOff(task: CourseTask, now: number): boolean {
-  const isAhead = task.state === 'ahead'
-  const isWaiting = isAhead || task.waitsFor !== undefined
-  switch (task.act) {
-    case 'look':
-    case 'read':
-      return false
-    case 'close':
-      return now < task.notBefore
-    case 'switch':
-      return task.step !== 'pumps-on' && isWaiting
-    case 'change':
-      return isAhead || (task.change?.salinity !== undefined && task.waitsFor !== undefined)
-    case 'count':
-      return task.dip !== undefined || task.measure === 'patch-stage' ? isAhead : isWaiting
-    case 'move':
-      return isWaiting || task.toTankId === undefined
-    default:
-      return task.step !== 'join' && isWaiting
-  }
+  const { act, step, state, waitsFor } = task
+  if (act === 'close') return now < task.notBefore
+  // What is always open: a look, a test, pumps that have to go on again, whether a fish joins.
+  if (act === 'look' || act === 'read' || step === 'pumps-on' || step === 'join') return false
+  if (act === 'move' && task.toTankId === undefined) return true
+  // A change that no rule waits for, and a score, is only held off by its time.
+  const isByTime = (act === 'change' && !task.change?.salinity) || task.measure === 'patch-stage'
+  return state === 'ahead' || (waitsFor !== undefined && !isByTime)
 }

@@ -20,7 +20,8 @@ export function readBath(
     problems['minutes'] = { message: `minutes, ${bath?.minutes[0]} by the handbook` }
   else if (bath && minutes > bath.minutes[1])
     problems['minutes'] = { message: `at most ${bath.minutes[1]} min: longer harms the gills` }
-  const content =
-    Object.keys(problems).length > 0 ? null : bathContent(task, course, at, { litres: litres!, minutes: minutes! })
-  return content ? { contents: [content] } : { problems }
+  const isNumber = litres !== null && litres > 0 && minutes !== null && minutes > 0
+  const content = isNumber ? bathContent(task, course, at, { litres, minutes }) : null
+  if (!content) return { problems }
+  return Object.keys(problems).length > 0 ? { problems, proposed: [content] } : { contents: [content] }
 }

@@ -48,18 +48,16 @@ export function readDip(journal: Journal, plan: CoursePlan, task: CourseTask, an
     problems['minutes'] = { message: `at most ${dip.minutes[1]} min in this dip: longer burns tissue` }
   if (amount === null || !(amount > 0)) problems['amount'] = { message: 'as much as its label says for that water' }
   if (partIds.length === 0) problems['hosts'] = { message: 'which corals were in it' }
-  if (Object.keys(problems).length > 0) return { problems }
-  return {
-    contents: [
-      dipContent(task, plan.course, at, {
-        dip,
-        product,
-        partIds,
-        amount: amount!,
-        massMg: measured ? measured.makesMgPerL * litres! : null,
-        litres: litres!,
-        minutes: minutes!,
-      }),
-    ],
-  }
+  const isTooLong = minutes !== null && minutes > dip.minutes[1]
+  if (Object.keys(problems).length > (isTooLong ? 1 : 0)) return { problems }
+  const content = dipContent(task, plan.course, at, {
+    dip,
+    product,
+    partIds,
+    amount: amount!,
+    massMg: measured ? measured.makesMgPerL * litres! : null,
+    litres: litres!,
+    minutes: minutes!,
+  })
+  return isTooLong ? { problems, proposed: [content] } : { contents: [content] }
 }

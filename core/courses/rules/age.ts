@@ -6,13 +6,6 @@ import type { RuleInput } from './rules.ts'
 const INTERVALS = 1.5
 /** Where no step tests it again and again, so many hours. */
 const ELSE_HOURS = 48
-/** What the schedules of the schools test, and how often: quarantine.md 1 and 5.2. */
-const SCHEDULED: Readonly<Partial<Record<string, { parameters: readonly string[]; days: number }>>> = {
-  ammonia: { parameters: ['tan', 'nh3'], days: 1 },
-  read: { parameters: ['copper'], days: 1 },
-  'read-salinity': { parameters: ['salinity'], days: 0.5 },
-}
-
 /** Whether a step tests or counts a quantity. */
 function brings({ act, parameters, measure }: Step, asked: Quantity): boolean {
   if (typeof asked === 'number') return false
@@ -41,13 +34,7 @@ export function intervalOf(
   const today = clock.dayOf(now)
   const found = course.definition.steps.flatMap((step): Interval[] => {
     const { due } = step
-    if ('by' in due) {
-      const row = SCHEDULED[due.by]
-      return row && typeof asked === 'object' && 'parameter' in asked && row.parameters.includes(asked.parameter)
-        ? [{ days: row.days, from: course.startedAt }]
-        : []
-    }
-    if (!due.every || !brings(step, asked)) return []
+    if ('by' in due || !due.every || !brings(step, asked)) return []
     const isAfter = due.of === 'end'
     if (isAfter !== (endedTreatmentAt !== null) && (isAfter || due.until === 'end')) return []
     const anchor = clock.dayOf(isAfter ? endedTreatmentAt! : course.startedAt)

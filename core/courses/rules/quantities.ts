@@ -151,7 +151,7 @@ function blindness(input: RuleInput, sides: readonly (readonly [Quantity, Taken]
     }
   }
   return sides.some(([asked, { at }]) => isStart(asked) && !isOfStart(input, at))
-    ? { state: 'unknown', says: 'no value of the start to compare with' }
+    ? { state: 'unknown', says: 'no value of the start' }
     : null
 }
 
@@ -187,7 +187,7 @@ export function compared(input: RuleInput, condition: Comparison): Judged {
     const looks = takenOf(input, left).map(({ at }) => at)
     const { now } = input.facts
     if (days >= forDays && !isLookedAt(input, left, looks, now - forDays * MS_PER_DAY, now))
-      return { state: 'unknown', says: `too few looks in ${forDays} days to say so`, ...when }
+      return { state: 'unknown', says: 'too few looks', ...when }
     return {
       state: days >= forDays ? 'holds' : 'not-yet',
       says: `${days} of ${forDays} days`,

@@ -221,13 +221,7 @@ function signLately({ facts, seen, settings }: RuleInput): Judged {
 function deathJudged({ facts, seen, settings }: RuleInput, days: number): Judged {
   const death = seen.unexplainedDeaths.at(-1)
   return death && facts.now - death.at < days * MS_PER_DAY
-    ? {
-        state: 'holds',
-        says:
-          facts.course.definition.kind === 'plan'
-            ? momentBeside(death.at, facts.now, settings.clock)
-            : 'fourteen days more of watching',
-      }
+    ? { state: 'holds', says: momentBeside(death.at, facts.now, settings.clock) }
     : { state: 'not-yet', says: 'none' }
 }
 

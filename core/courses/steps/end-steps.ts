@@ -78,7 +78,7 @@ export function carbonOutTask(input: TaskInput, step: Step): Draft | null {
   )
   if (running.length === 0) return null
   const since = Math.max(...running.map(({ since: from }) => from))
-  const best = Math.max(since + CARBON_DAYS * MS_PER_DAY, facts.course.startedAt)
+  const best = since + CARBON_DAYS * MS_PER_DAY
   return {
     ...base(
       input,
@@ -87,7 +87,7 @@ export function carbonOutTask(input: TaskInput, step: Step): Draft | null {
     ),
     tankId: observation.tankId,
     title: step.title,
-    why: 'it would take the next medicine out',
+    why: 'it takes medicine out',
     notBefore: since + MS_PER_DAY,
     best,
     notAfter: Math.max(next.notAfter, best + MS_PER_DAY),

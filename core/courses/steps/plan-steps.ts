@@ -2,7 +2,7 @@ import type { Definition, Step } from '../../catalogue/courses/definitions.ts'
 import { WHITE_STAGE } from '../../catalogue/patch-stage.ts'
 import { residentsOf } from '../../household/animals.ts'
 import { tankById } from '../../household/tanks.ts'
-import { wordOn } from '../../schedule/task.ts'
+import { asItStands } from '../../schedule/task.ts'
 import { trustedReadingsOf } from '../../readings/doubtful.ts'
 import { minuteOfTime, MS_PER_DAY, MS_PER_HOUR, type Day } from '../../time/zone.ts'
 import { measureText } from '../../words/measure.ts'
@@ -105,10 +105,10 @@ type DayWindow = ReturnType<typeof windowOf>
 /** A daily dose is no sooner than a day after the one before: within it both would count together toward the cap. */
 function afterLastDose({ facts }: TaskInput, { act, due, amount }: Step, window: DayWindow): DayWindow {
   const last = facts.sessions.at(-1)
-  const isDaily = act === 'dose' && amount !== 'silicate-loop' && !('by' in due) && due.every === 1
-  const from = last === undefined ? -Infinity : last.at + MS_PER_DAY
-  return isDaily && last !== undefined && last.at < window.dayFrom && from > window.notBefore && from <= window.notAfter
-    ? { ...window, notBefore: from, best: Math.max(window.best, from) }
+  if (!last || act !== 'dose' || amount === 'silicate-loop' || !('every' in due) || due.every !== 1) return window
+  const notBefore = last.at + MS_PER_DAY
+  return last.at < window.dayFrom && notBefore > window.notBefore && notBefore <= window.notAfter
+    ? { ...window, notBefore, best: Math.max(window.best, notBefore) }
     : window
 }
 
@@ -163,15 +163,9 @@ function preparationsOpen(input: TaskInput): string[] {
     .filter(({ protects }) => protects)
     .flatMap((step) =>
       planTasks({ ...input, horizon }, step)
-        .filter(({ id }) => isOpen(input, id))
-        .slice(-1)
-        .map(({ title }) => title),
+        .flatMap((draft) => asItStands(input.journal, draft, facts.now)?.title ?? [])
+        .slice(-1),
     )
-}
-
-const isOpen = ({ journal }: TaskInput, taskId: string): boolean => {
-  const word = wordOn(journal, taskId)
-  return word?.state !== 'done' && word?.state !== 'skipped'
 }
 
 /** The occasions of a step of a plan, on days counted from its start or its end: outbreaks.md 5.2. */

@@ -303,24 +303,18 @@ const rankOf = ({ id, tone }: CourseWarning): number => (tone === 'soon' ? 2 : i
 function blindSentence({ rules, facts, settings }: WarningInput): CourseWarning | null {
   const blind = rules.filter(({ blindSince }) => blindSince !== undefined)
   if (blind.length === 0) return null
-  const stops = blind.filter(({ role }) => role === 'stop')
   const isDark =
     facts.course.definition.steps.some(({ procedure }) => procedure === 'blackout-cover') &&
     facts.endedTreatmentAt === null
   const last = Math.max(...blind.flatMap(({ asOf }) => asOf ?? []))
   const tested = Number.isFinite(last)
     ? `not tested since ${dayBeside(settings.clock.dayOf(last), settings.clock.dayOf(facts.now))}`
-    : 'not tested yet'
-  if (stops.length === 0)
-    return {
-      id: 'blind',
-      tone: 'soon',
-      text: `${capital(tested)}: whether this works cannot be judged. Test or count now.`,
-    }
+    : 'not measured yet'
+  const isStop = blind.some(({ role }) => role === 'stop')
   return {
     id: 'blind',
-    tone: 'act',
-    text: `${isDark ? `Dark, and ${tested}` : capital(tested)}: the stop rules cannot see. Test now${isDark ? ', or uncover' : ''}.`,
+    tone: isStop ? 'act' : 'soon',
+    text: `${isDark ? `Dark, and ${tested}` : capital(tested)}: ${isStop ? 'the stop rules cannot see' : 'it cannot be judged'}. Test now${isDark ? ', or uncover' : ''}.`,
   }
 }
 

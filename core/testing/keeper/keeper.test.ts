@@ -122,7 +122,7 @@ describe('blind: tests on days 0 and 1 only are told, above everything, within o
     )
     for (const { plan } of days) {
       expect(plan.warnings[0]).toMatchObject({ id: 'blind', tone: 'act' })
-      expect(plan.warnings[0]!.text).toMatch(/not tested (since|yet).*the stop rules cannot see/i)
+      expect(plan.warnings[0]!.text).toMatch(/not (tested since|measured yet).*the stop rules cannot see/i)
       const blind = plan.rules.filter(({ blindSince }) => blindSince !== undefined)
       expect(blind.length).toBeGreaterThan(0)
       expect(blind.every(({ state }) => state === 'unknown')).toBe(true)
