@@ -108,7 +108,7 @@ test('the hybrid: started on one page, a bath on the wrong day and a move eleven
     .getByRole('link', { name: /Tank transfer/ })
     .first()
     .click()
-  await expect(page.getByText(/came 11 h over 72 h, so what hatched meanwhile may have come along/)).toBeVisible()
+  await expect(page.getByText(/came 11 h over 74 h, so what hatched meanwhile may have come along/)).toBeVisible()
   await expect(page.getByText(/^0 of 4 moves made, again/).first()).toBeVisible()
 })
 
