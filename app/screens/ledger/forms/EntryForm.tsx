@@ -16,7 +16,7 @@ import { PlainButton, PrimaryButton } from '../../../look/buttons.ts'
 import { Line as Row, Stack } from '../../../look/text.ts'
 import { DoubtList, useDoubts } from '../../../safety/Doubts.tsx'
 import { loadGuard } from '../../../safety/guard-when-idle.ts'
-import { useRef, useState, type ReactNode } from 'react'
+import { useState, type ReactNode } from 'react'
 import { Form } from 'react-aria-components'
 
 /** What every form of the ledger is opened with. */
@@ -84,9 +84,9 @@ export function EntryForm<V extends FieldValues & WhenValues>({
   const doubts = useDoubts(proposed)
   const draft = useFormDraft(form, correcting ? null : name, (field, value) => onOffer(field, value, animals))
   // On a slow page a kept form stands a while longer: a press then is of what was kept.
-  const isKept = useRef(false)
+  const [isKept, setIsKept] = useState(false)
   const send = form.handleSubmit(async (values) => {
-    if (isKept.current) return
+    if (isKept) return
     const unchanged = correcting && { values: whenOf(correcting.at, settings.clock), at: correcting.content.happened }
     const when = readWhenFields(values, settings.clock, thisInstant(), unchanged)
     const result = read(values, 'happened' in when ? when.happened : new Date().toISOString())
@@ -106,7 +106,7 @@ export function EntryForm<V extends FieldValues & WhenValues>({
       ? await run((household) => household.correct(correcting.id, contents[0]!))
       : await keep(contents)
     if (!kept) return
-    isKept.current = true
+    setIsKept(true)
     draft.forget()
     onDone()
   })
