@@ -136,6 +136,20 @@ test('a measure stands in a standing, all parts together', () => {
   ])
 })
 
+test('a stop that held is not over because nobody tested again: doses wait, and the first warning says so', () => {
+  const it = planCourse('siphonous-fluconazole')
+  it.read(1, 'tan', 1)
+  expect(it.rule('stop-0', 2)).toMatchObject({ state: 'holds' })
+  expect(it.rule('stop-0', 5)).toMatchObject({ state: 'unknown', blindSince: it.ms(3) })
+  expect(it.plan(5).warnings[0]).toMatchObject({ id: 'blind', tone: 'act' })
+  expect(it.plan(5).tasks.find(({ act }) => act === 'dose')!.waitsFor).toContain(it.rule('stop-0', 5).rule)
+  it.read(5, 'tan', 0)
+  expect(it.rule('stop-0', 5.1)).toMatchObject({ state: 'not-yet' })
+  // Never over its limit and not tested again, it is unknown, and no alarm.
+  expect(it.rule('stop-0', 9)).toMatchObject({ state: 'unknown' })
+  expect(it.rule('stop-0', 9).blindSince).toBeUndefined()
+})
+
 test('a tank that stays dark past its planned end is tested every day until that is marked', () => {
   const it = planCourse('blackout-marine')
   // Never tested: it is late until it is.

@@ -153,6 +153,12 @@ export function equipmentAt(journal: Journal, tankId: string, instant: number): 
   return [...items.values()]
 }
 
+/** Carbon and resin that ran in a tank at an instant: they take medicine out of the water. */
+export const bindersAt = (journal: Journal, tankId: string, instant: number): Equipment[] =>
+  equipmentAt(journal, tankId, instant).filter(
+    ({ item, running }) => running && (item === 'carbon' || item === 'resin'),
+  )
+
 export interface Kit extends Omit<ContentOf<'kit-setup'>, 'kind' | 'happened' | 'kitId' | 'note'> {
   id: string
 }

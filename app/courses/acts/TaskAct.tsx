@@ -173,7 +173,7 @@ function SwitchAct(props: ActProps) {
         Used carbon and medicated water are household waste where local law says so; never into nature.
       </Bar>
       <Do onPress={() => void doIt()} isDisabled={busy || isActOff(props.task, now)}>
-        {props.task.step === 'carbon-out' ? 'They are out' : 'Carbon is in'}
+        {props.task.step === 'carbon-out' ? 'Carbon is out' : 'Carbon is in'}
       </Do>
       {note}
     </>

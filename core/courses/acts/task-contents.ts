@@ -1,7 +1,7 @@
 import type { CoralDip } from '../../catalogue/corals/coral-dips.data.ts'
 import type { ShelfProduct } from '../../household/shelf.ts'
 import { animalById, tankOfAnimal } from '../../household/animals.ts'
-import { equipmentAt } from '../../household/tanks.ts'
+import { bindersAt } from '../../household/tanks.ts'
 import type { Content, ContentOf } from '../../journal/entry.ts'
 import type { Journal } from '../../journal/journal.ts'
 import { iso } from '../../time/zone.ts'
@@ -206,9 +206,13 @@ export function taskContents(journal: Journal, task: CourseTask, course: Course,
           { kind: 'equipment', happened, tankId: course.tankId, item: 'flow', running: true, courseId: course.id },
         ]
       if (task.step === 'carbon-out')
-        return equipmentAt(journal, tankId, now)
-          .filter(({ item, running }) => (item === 'carbon' || item === 'resin') && running)
-          .map(({ item }) => ({ kind: 'equipment', happened, tankId, item, running: false }))
+        return bindersAt(journal, tankId, now).map(({ item }) => ({
+          kind: 'equipment',
+          happened,
+          tankId,
+          item,
+          running: false,
+        }))
       return [{ kind: 'equipment', happened, tankId: course.tankId, item: 'carbon', running: true }]
     case 'mark':
       return [

@@ -6,6 +6,7 @@ import type { LevelReading } from '../../clock/level-path.ts'
 import { doseById } from '../../catalogue/treatments/treatments.ts'
 import { animalById, type Stay } from '../../household/animals.ts'
 import { partsOf, type Part } from '../../household/parts.ts'
+import { carbonRestarts } from './carbon-restarts.ts'
 import { netVolumeAt, tankById } from '../../household/tanks.ts'
 import type { ContentOf } from '../../journal/entry.ts'
 import { firstAtOrAfter, type Journal, type Line } from '../../journal/journal.ts'
@@ -207,22 +208,6 @@ function waterEvents(journal: Journal, course: Course, until: number): LoggedEve
     }
   }
   return events
-}
-
-/** Times at which carbon or metal resin was taken out after running in the course's water; the present if it still runs. */
-function carbonRestarts(journal: Journal, course: Course, until: number): Restart[] {
-  const restarts: Restart[] = []
-  for (const item of ['carbon', 'resin'] as const) {
-    let running = false
-    for (const { content, at } of journal.ofKind('equipment')) {
-      if (content.tankId !== course.tankId || content.item !== item || at > until) continue
-      const runs = content.running && !content.removed
-      if (running && !runs && at > course.startedAt) restarts.push({ at, event: 'carbon-left-in', ongoing: false })
-      running = runs
-    }
-    if (running) restarts.push({ at: until, event: 'carbon-left-in', ongoing: true })
-  }
-  return restarts
 }
 
 /** Whether a fish of the course was in a tank at an instant. */

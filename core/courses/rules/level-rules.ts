@@ -1,4 +1,4 @@
-import { equipmentAt } from '../../household/tanks.ts'
+import { bindersAt } from '../../household/tanks.ts'
 import { dayBeside, spanText } from '../../time/words.ts'
 import { MS_PER_HOUR } from '../../time/zone.ts'
 import { GAP_HOURS, type HoldCount } from '../tracks/hold.ts'
@@ -34,9 +34,7 @@ export function twoInRange({ drug, settings }: RuleInput): Judged {
 export function levelKept({ journal, drug }: RuleInput): Judged {
   if (!drug) return { state: 'holds', says: 'no level is held' }
   const { facts, known } = drug
-  const carbon = equipmentAt(journal, facts.course.tankId, facts.now).find(
-    ({ item, running }) => (item === 'carbon' || item === 'resin') && running,
-  )
+  const [carbon] = bindersAt(journal, facts.course.tankId, facts.now)
   if (carbon) return { state: 'broken', says: `${carbon.item} is running` }
   const lowered =
     known?.since.some(

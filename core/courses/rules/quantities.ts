@@ -138,7 +138,7 @@ function unmeasured(input: RuleInput, asked: Quantity): Judged {
 }
 
 /** Why what is known cannot be used: it is too old, or a value of the start was taken later. Null where it can. */
-function blindness(input: RuleInput, sides: readonly (readonly [Quantity, Taken])[]): Judged | null {
+function blindness(input: RuleInput, sides: readonly (readonly [Quantity, Taken])[], wasHeld: boolean): Judged | null {
   const { facts, settings } = input
   const until = Math.min(...sides.map(([asked, { at }]) => speaksUntil(input, asked, at)))
   if (facts.now > until) {
@@ -147,7 +147,7 @@ function blindness(input: RuleInput, sides: readonly (readonly [Quantity, Taken]
     return {
       state: 'unknown',
       says: `not tested since ${dayBeside(settings.clock.dayOf(last), settings.clock.dayOf(facts.now))}`,
-      ...(isAsked && { blindSince: until }),
+      ...(isAsked ? { blindSince: until } : wasHeld && { heldUntil: until }),
     }
   }
   return sides.some(([asked, { at }]) => isStart(asked) && !isOfStart(input, at))
@@ -165,10 +165,14 @@ export function compared(input: RuleInput, condition: Comparison): Judged {
   const isHeld = (taken: Taken) => compare(taken, op, limit) === 'yes'
   const asOf = Math.max(is.at, limit.at)
   const when = Number.isFinite(asOf) ? { asOf } : {}
-  const blind = blindness(input, [
-    [left, is],
-    [right, limit],
-  ])
+  const blind = blindness(
+    input,
+    [
+      [left, is],
+      [right, limit],
+    ],
+    isHeld(is),
+  )
   if (blind) return { ...blind, ...when }
   if (onLast !== undefined) {
     const count = Math.min(onLast, onEnd(takenOf(input, left), isHeld, apartHours))

@@ -52,8 +52,8 @@ export interface RuleState {
   then?: string
 }
 
-/** A rule as its judge finds it, before its row's own words. */
-export type Judged = Omit<RuleState, 'id' | 'rule' | 'role' | 'then'>
+/** A rule as its judge finds it, before its row's own words. `heldUntil`: it held by evidence that is too old since then, ms. */
+export type Judged = Omit<RuleState, 'id' | 'rule' | 'role' | 'then'> & { heldUntil?: number }
 
 /** Of the days that a "no signs" rests on, the share on which somebody has to have looked (EA); counted over the last fourteen. */
 const LOOKED_SHARE = 0.5
@@ -342,10 +342,15 @@ const DAYS_WORDS: Record<string, (input: RuleInput) => string> = {
 
 /** Every rule of a course and how it stands, in the order of its definition. */
 export const rulesOf = (input: RuleInput): RuleState[] =>
-  input.facts.course.definition.rules.map(({ id, role, when, says, then }) => ({
-    id,
-    role,
-    rule: DAYS_WORDS[id]?.(input) ?? says,
-    ...judge(input, when, id),
-    ...(then !== undefined && { then }),
-  }))
+  input.facts.course.definition.rules.map(({ id, role, when, says, then }) => {
+    const { heldUntil, ...judged } = judge(input, when, id)
+    return {
+      id,
+      role,
+      rule: DAYS_WORDS[id]?.(input) ?? says,
+      // A stop that held is not over because nobody tested again.
+      ...(role === 'stop' && heldUntil !== undefined && { blindSince: heldUntil }),
+      ...judged,
+      ...(then !== undefined && { then }),
+    }
+  })

@@ -165,7 +165,7 @@ export function readStartForm(
   const at = startInstant(values, settings.clock, now)
   const problems = {
     ...startProblems(values, judged),
-    ...(at === null && { startOn: { message: 'today, or a day to come within a year' } }),
+    ...(at === null && { startOn: { message: 'today, or a future day within a year' } }),
   }
   if (at === null || Object.keys(problems).length > 0) return { problems }
   const tankId = values.tanks['main'] ?? ''

@@ -1,7 +1,7 @@
 import type { Step } from '../../catalogue/courses/definitions.ts'
 import { doseById } from '../../catalogue/treatments/treatments.ts'
 import { productById } from '../../household/shelf.ts'
-import { equipmentAt, tankById } from '../../household/tanks.ts'
+import { bindersAt, tankById } from '../../household/tanks.ts'
 import { spanText } from '../../time/words.ts'
 import { plannedBath } from '../amounts/planned-bath.ts'
 import { doseToward } from '../amounts/planned-dose.ts'
@@ -48,9 +48,7 @@ function whyOf({ track, done, state, missed }: DosesState, index: number): strin
 /** What runs in the tank and would take the medicine out. */
 const boundBy = ({ journal, facts }: TaskInput, { track }: DosesState, tankId: string): string[] =>
   doseById(track.dose)!.route === 'tank'
-    ? equipmentAt(journal, tankId, facts.now)
-        .filter(({ item, running }) => (item === 'carbon' || item === 'resin') && running)
-        .map(({ item }) => `${item} is out of the water`)
+    ? bindersAt(journal, tankId, facts.now).map(({ item }) => `${item} is out of the water`)
     : []
 
 /** The doses to come of one of the course's counts of doses. */

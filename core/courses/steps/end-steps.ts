@@ -1,6 +1,6 @@
 import type { Step } from '../../catalogue/courses/definitions.ts'
 import { animalById, animalLabel, residentsBetween } from '../../household/animals.ts'
-import { equipmentAt } from '../../household/tanks.ts'
+import { bindersAt } from '../../household/tanks.ts'
 import { momentBeside } from '../../time/words.ts'
 import { MS_PER_DAY } from '../../time/zone.ts'
 import { watchDays, watchFromOf } from '../tracks/watch.ts'
@@ -44,10 +44,7 @@ export function moveTask(input: DrugInput, step: Step): Draft | null {
 export function clearTask(input: DrugInput, step: Step): Draft | null {
   const { facts, clock, observation, journal } = input
   if (observation || clock.completesAt === null) return null
-  const isRunning = equipmentAt(journal, facts.course.tankId, facts.now).some(
-    ({ item, running }) => (item === 'carbon' || item === 'resin') && running,
-  )
-  if (isRunning) return null
+  if (bindersAt(journal, facts.course.tankId, facts.now).length > 0) return null
   const at = clock.completesAt
   // Carbon in before the count is proven full would set it to zero.
   const waitsFor = waitsForOf(input, step)
@@ -73,9 +70,7 @@ export function carbonOutTask(input: TaskInput, step: Step): Draft | null {
   if (!observation) return null
   const next = doses.flatMap(({ ahead }) => ahead.slice(0, 1)).sort((a, b) => a.best - b.best)[0]
   if (!next) return null
-  const running = equipmentAt(journal, observation.tankId, facts.now).filter(
-    ({ item, running: isOn }) => (item === 'carbon' || item === 'resin') && isOn,
-  )
+  const running = bindersAt(journal, observation.tankId, facts.now)
   if (running.length === 0) return null
   const since = Math.max(...running.map(({ since: from }) => from))
   const best = since + CARBON_DAYS * MS_PER_DAY
@@ -87,7 +82,7 @@ export function carbonOutTask(input: TaskInput, step: Step): Draft | null {
     ),
     tankId: observation.tankId,
     title: step.title,
-    why: 'it takes medicine out',
+    why: 'it would take the next medicine out',
     notBefore: since + MS_PER_DAY,
     best,
     notAfter: Math.max(next.notAfter, best + MS_PER_DAY),

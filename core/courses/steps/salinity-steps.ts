@@ -121,7 +121,7 @@ export function raiseTasks(input: TaskInput, step: Step): Draft[] {
   }
   // Each step up is reckoned from a reading: what the last one made of it is read first.
   const isUnread = lastUp !== null && (salinity.readAt ?? -Infinity) < lastUp
-  return swapDrafts(input, step, swaps, isUnread ? ['a reading since'] : [], () =>
+  return swapDrafts(input, step, swaps, isUnread ? ['a reading after the last swap'] : [], () =>
     isFull ? 'at most 0.002 a day' : 'when the days are full; at most 0.002 a day',
   )
 }

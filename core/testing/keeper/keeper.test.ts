@@ -90,6 +90,26 @@ describe('twice: what is pressed again adds nothing', () => {
   })
 })
 
+describe('failing: counts that get worse end in no success, and lead to something else', () => {
+  const counted = DEFINITIONS.filter(
+    ({ kind, rules }) =>
+      kind === 'plan' &&
+      rules.some(({ role, when }) => role === 'success' && JSON.stringify(when).includes('"measure"')),
+  ).map(({ id }) => id)
+  test('there are such plans', () => expect(counted.length).toBeGreaterThan(15))
+  test.each(counted)('%s', (id) => {
+    const life = liveCourse(id, 'steady', { isFailing: true })
+    const said = life.troubles.filter(({ law }) => law === 'rule').map(({ words }) => words)
+    const success = life.atClose!.rules.find(({ role }) => role === 'success')!
+    expect(success.state).not.toBe('holds')
+    // Some rows lead on by what the keeper alone can say.
+    const isCounted = life.definition.rules.some(
+      ({ role, when }) => role === 'escalate' && /"(measure|series)"/.test(JSON.stringify(when)),
+    )
+    expect([id, said.some((words) => words.startsWith('escalate'))]).toEqual([id, isCounted])
+  })
+})
+
 /** The days of the course on which a test that a stop rule rests on is asked for again and again, and how often. */
 function stopTests({ steps, rules }: Definition): { from: number; until: number; every: number }[] {
   const asked = new Set(

@@ -46,7 +46,7 @@ export interface SeenDay {
 export interface Trouble {
   at: number
   /** Which of the laws it is a case for. */
-  law: 'late' | 'rule' | 'concern' | 'stuck' | 'hours' | 'fault'
+  law: 'late' | 'rule' | 'concern' | 'stuck' | 'fault'
   words: string
 }
 

@@ -38,17 +38,22 @@ export const LIFE_STARTS_AT = Date.parse('2026-09-07T08:00:00Z')
 /**
  * Lives a course from its start form to its close, by the buttons of its tasks.
  * @param options choices of the start form; its defaults where they are left out
+ * @param isFailing what is counted gets worse; else it follows the plan's expected path
  * @example
  * liveCourse('fallow-76', 'steady').closedAt // 77 days later
  */
 export function liveCourse(
   definitionId: string,
   temperamentId: TemperamentId,
-  { seed = 1, options = {} }: { seed?: number; options?: Readonly<Record<string, string>> } = {},
+  {
+    seed = 1,
+    options = {},
+    isFailing = false,
+  }: { seed?: number; options?: Readonly<Record<string, string>>; isFailing?: boolean } = {},
 ): Life {
   const definition = definitionById(definitionId)
   if (!definition) throw new Error(`no definition is called ${definitionId}`)
-  const temperament = TEMPERAMENTS[temperamentId]
+  const temperament = { ...TEMPERAMENTS[temperamentId], isFailing }
   const keeper = new Keeper(definition, options, temperament, seed, LIFE_STARTS_AT)
   const { diary, troubles, journal, done, startedAt, seen } = keeper
   const life = { definition, diary, troubles, journal, startedAt, done, seen }

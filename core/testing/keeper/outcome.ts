@@ -42,13 +42,19 @@ function onScale(measure: CountMeasure, value: number): number {
 }
 
 /**
- * What is counted of a measure on a day: along the path that its plan expects, or as on the first day throughout.
+ * What is counted of a measure on a day: along the path that its plan expects, or worse and worse.
  * @param day of the course, 0 on its first
  */
 export function countedOn(definition: Definition, measure: CountMeasure, day: number, isFailing: boolean): number {
   const track = definition.tracks.find((one): one is MeasureTrack => one.kind === 'measure' && one.measure === measure)
   const first = definition.id === 'aftercare' ? 0 : (FIRST[measure] ?? 5)
-  if (isFailing || measure === 'head-count') return onScale(measure, first)
+  if (measure === 'head-count') return onScale(measure, first)
+  // It doubles in ten days, or halves; after a treatment something comes back.
+  if (isFailing)
+    return onScale(
+      measure,
+      track?.better === 'higher' ? first * 0.5 ** (day / 10) : Math.max(first, 1) * 2 ** (day / 10),
+    )
   // Every session takes something off, until there is nothing left.
   const goal = track?.better === 'higher' ? (BEST[measure] ?? first) : 0
   // What is in the jar dies in a day; all else within two weeks.

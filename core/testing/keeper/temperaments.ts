@@ -1,5 +1,6 @@
 import type { CoursePlan } from '../../courses/plan.ts'
 import type { CourseTask } from '../../courses/tasks.ts'
+import type { ContentOf } from '../../journal/entry.ts'
 import { RandomStream } from '../../numbers/random.ts'
 import { iso, MS_PER_DAY, MS_PER_MINUTE } from '../../time/zone.ts'
 import { MAIN } from './household.ts'
@@ -16,7 +17,7 @@ export interface Temperament {
   skips?: (task: CourseTask, day: number) => boolean
   /** Whether its button is pressed a second time at once. */
   pressesTwice?: (task: CourseTask) => boolean
-  /** What is counted does not get better. */
+  /** What is counted gets worse. */
   isFailing?: boolean
   /** Something that befalls the course. @returns whether anything was written */
   happens?: (keeper: Keeper, plan: CoursePlan, now: number) => boolean
@@ -46,6 +47,11 @@ const ADDS_NOTHING: ReadonlySet<CourseTask['act']> = new Set([
 /** Days on which a blind keeper still tests. */
 const SEEING_DAYS = 1
 
+const sees =
+  (seen: Partial<ContentOf<'sighting'>>) =>
+  (keeper: Keeper, now: number): void =>
+    keeper.write({ kind: 'sighting', happened: iso(now), tankId: MAIN, animalIds: ['ash'], signs: [], ...seen })
+
 /** The misfortunes of an unlucky life, one for each seed, and the log line or entry that tells of them. */
 export const MISFORTUNES: readonly { id: string; write: (keeper: Keeper, now: number) => void }[] = [
   { id: 'a death without a cause', write: (keeper, now) => void keeper.line('ash died', now) },
@@ -60,29 +66,9 @@ export const MISFORTUNES: readonly { id: string; write: (keeper: Keeper, now: nu
   },
   {
     id: 'a sign in a short look',
-    write: (keeper, now) =>
-      keeper.write({
-        kind: 'sighting',
-        happened: iso(now),
-        tankId: MAIN,
-        animalIds: ['ash'],
-        signs: [{ sign: 'surface-gasping', present: true }],
-        session: 'morning',
-        minutes: 5,
-      }),
+    write: sees({ signs: [{ sign: 'surface-gasping', present: true }], session: 'morning', minutes: 5 }),
   },
-  {
-    id: 'breaths over the alarm',
-    write: (keeper, now) =>
-      keeper.write({
-        kind: 'sighting',
-        happened: iso(now),
-        tankId: MAIN,
-        animalIds: ['ash'],
-        signs: [],
-        breathsPerMinute: 140,
-      }),
-  },
+  { id: 'breaths over the alarm', write: sees({ breathsPerMinute: 140 }) },
   { id: 'ammonia as a limit', write: (keeper, now) => void keeper.line('tank nh4 >2', now) },
 ]
 
