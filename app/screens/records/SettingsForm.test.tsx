@@ -17,7 +17,7 @@ function Beside() {
 test('the hours in which somebody is up are kept, seven to twenty-two unless said otherwise; an end before the beginning is refused', async () => {
   const { user } = await renderInHousehold(<Beside />, sampleOf(bareTank('q', 'Quarantine')), '/records')
   const [from, until] = [
-    await screen.findByLabelText<HTMLInputElement>('Somebody is up from'),
+    await screen.findByLabelText<HTMLInputElement>('Someone is awake from'),
     screen.getByLabelText<HTMLInputElement>('until'),
   ]
   expect([from.value, until.value]).toEqual(['07:00', '22:00'])

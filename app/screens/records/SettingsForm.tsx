@@ -10,7 +10,7 @@ import { UnitFields } from '../../fields/UnitFields.tsx'
 import { useKeeping, UnkeptNote } from '../../journal/keeping.tsx'
 import { useHousehold } from '../../journal/provider.tsx'
 import { Button } from '../../look/buttons.ts'
-import { Line, Quiet, Stack } from '../../look/text.ts'
+import { Line, Quiet, Small, Stack } from '../../look/text.ts'
 
 /** The household's time zone and unit habits; a change is an entry of the journal. */
 export function SettingsForm() {
@@ -49,10 +49,10 @@ export function SettingsForm() {
           problem={problems['timeZone']}
         />
         <Line $gap={14}>
-          <TextField control={form.control} name="upFrom" label="Somebody is up from" type="time" />
+          <TextField control={form.control} name="upFrom" label="Someone is awake from" type="time" />
           <TextField control={form.control} name="upUntil" label="until" type="time" problem={problems['upUntil']} />
         </Line>
-        <Quiet>Moves and baths are laid into these hours where their windows allow it.</Quiet>
+        <Small>Moves and baths are planned within these hours when their time windows allow it.</Small>
         <UnitFields control={form.control as never} />
         {unkept && <UnkeptNote unkept={unkept} />}
         <Line>
