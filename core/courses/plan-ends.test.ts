@@ -1,9 +1,14 @@
+import { DEFINITIONS } from '../catalogue/courses/all-definitions.ts'
+import type { Content } from '../journal/entry.ts'
+import { concernsOf } from '../safety/concerns.ts'
 import { silicateDose } from './amounts/silicate-loop.ts'
 import { workLeftOf } from './outlook/plans/work-left.ts'
 import { byNearness } from './rules/nearness.ts'
 import { standingOf } from './standing/standing.ts'
 import { ruleWord } from './acts/task-contents.ts'
 import { planCourse } from './testing/plans.ts'
+
+const PLANS = DEFINITIONS.filter(({ kind }) => kind === 'plan')
 
 test('rules stand nearest first: what holds, then by how near, then what is asked', () => {
   const it = planCourse('blackout-marine')
@@ -221,4 +226,62 @@ describe('the silicate loop, outbreaks.md 5.6', () => {
     it.read(1.65, 'sio2', 0.2)
     expect(next(1.7)!.dose!.amount).toBeCloseTo(8.25, 2)
   })
+})
+
+describe('the end of a treatment', () => {
+  const marked = DEFINITIONS.filter(({ steps }) => steps.some(({ act }) => act === 'mark'))
+
+  test.each(marked.map((one) => [one.id, one] as const))('%s: what belonged to it is over with its mark', (id, one) => {
+    const it = planCourse(id)
+    const ofEnd = new Set(one.steps.flatMap(({ id: step, due }) => (!('by' in due) && due.of === 'end' ? [step] : [])))
+    const proposed: Content = {
+      kind: 'course-start',
+      ...it.at(20),
+      courseId: 'next',
+      definition: id,
+      tanks: { main: 'tank' },
+      animalIds: [],
+      options: {},
+      products: {},
+    }
+    const others = () =>
+      concernsOf(it.journal, proposed, { now: it.ms(20) }).filter(({ rule }) => rule === 'two-treatments')
+    expect(it.plan(5).tasks.some(({ step }) => step !== 'close' && !ofEnd.has(step))).toBe(true)
+    expect(others()).toHaveLength(1)
+    it.write({ kind: 'course-mark', ...it.at(6), courseId: 'p', anchor: 'end', why: 'enough' })
+    for (const day of [6.1, 8, 30]) {
+      const { tasks, rules, warnings } = it.plan(day)
+      expect(tasks.flatMap(({ step }) => (step === 'close' || ofEnd.has(step) ? [] : [step]))).toEqual([])
+      expect(rules.filter(({ role }) => role !== 'success')).toEqual([])
+      expect(warnings.filter(({ id: warning, tone }) => warning === 'blind' && tone === 'act')).toEqual([])
+    }
+    expect(others()).toEqual([])
+  })
+
+  test.each(PLANS.map(({ id }) => id))('%s: no end is due on its first day, whatever the first counts say', (id) => {
+    const it = planCourse(id)
+    const { definition } = it.plan(0.6).course
+    for (const measure of new Set(definition.steps.flatMap((step) => step.measure ?? [])))
+      if (measure !== 'patch-stage') it.count(0.55, measure, 0)
+    const ends = it.plan(0.7).tasks.filter(({ act }) => act === 'mark' || act === 'close')
+    expect(ends.filter(({ state }) => state !== 'ahead')).toEqual([])
+  })
+
+  test.each(PLANS.map(({ id }) => id))('%s: how near a rule is reads as a sentence', (id) => {
+    const it = planCourse(id)
+    for (const parameter of ['no3', 'po4', 'tan', 'no2', 'alk-kh']) it.read(0.6, parameter, 5)
+    const { definition } = it.plan(1).course
+    for (const measure of new Set(definition.steps.flatMap((step) => step.measure ?? [])))
+      if (measure !== 'patch-stage') for (const day of [0.6, 1.5]) it.count(day, measure, 5)
+    for (const { says } of it.plan(1.6).rules) expect(says).not.toMatch(/of 0\b|^[\d.]+ of [\d.]+$|NaN|Infinity/)
+  })
+})
+
+test('under a limit it is wanted, over one it is not', () => {
+  const it = planCourse('cyano-fresh-blackout')
+  it.count(0.6, 'coverage', 40)
+  it.read(0.6, 'tan', 0.1)
+  expect(it.rule('stop-1', 0.7).says).toBe('now 0.1, limit 0.25')
+  it.count(14.6, 'coverage', 12)
+  expect(it.rule('success', 14.7).says).toBe('now 12, wanted under 2')
 })

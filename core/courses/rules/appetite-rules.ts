@@ -67,7 +67,7 @@ export function eatsAll(input: RuleInput): Judged {
   const days = daysEatenWhole(input)
   return {
     state: days >= DAYS_RUNNING ? 'holds' : 'not-yet',
-    says: `${days} of ${DAYS_RUNNING}`,
+    says: `${days} of ${DAYS_RUNNING} days`,
     is: days,
     limit: DAYS_RUNNING,
   }

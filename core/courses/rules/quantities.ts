@@ -212,13 +212,23 @@ export function compared(input: RuleInput, condition: Comparison): Judged {
     }
   return {
     state: verdict === 'yes' ? 'holds' : 'not-yet',
-    says: `${isText} of ${limitText}`,
+    says: 'day' in Object(left) ? `day ${isText} of ${limitText}` : `now ${isText}, ${limitWords(input.role, op, limitText)}`,
     is: nearEnd(is),
     limit: nearEnd(limit),
     near: verdict === 'yes' ? 1 : nearness(op, nearEnd(is), nearEnd(limit)),
     ...when,
   }
 }
+
+/** What is aimed at by a rule that has to hold, and where one that must not hold would begin to. */
+const WANTED: Readonly<Record<Op, (limit: string) => string>> = {
+  '<': (limit) => `wanted under ${limit}`,
+  '<=': (limit) => (limit === '0' ? 'wanted none' : `wanted ${limit} or less`),
+  '>': (limit) => `wanted over ${limit}`,
+  '>=': (limit) => `wanted ${limit} or more`,
+}
+const limitWords = (role: RuleInput['role'], op: Op, limit: string): string =>
+  role === 'success' || role === 'gate' || role === 'hard' ? WANTED[op](limit) : `limit ${limit}`
 
 /** The one figure that stands for what is known: the end that is known of a limit, the middle of a range. */
 const nearEnd = ({ low, high }: Taken): number =>

@@ -78,6 +78,8 @@ export interface RuleInput {
   dips: DipsState | null
   elapsed: ElapsedState | null
   seen: Watched
+  /** Of the rule that is being judged: what it says depends on whether it should hold. */
+  role?: Rule['role']
 }
 
 function ammoniaLow({ journal, facts, settings, rounds }: RuleInput): Judged {
@@ -171,19 +173,22 @@ function trackFull({ drug, rounds, fishless, salinity, dips }: RuleInput, track:
   if (dips && track === dips.track.id)
     return {
       state: dips.state === 'full' ? 'holds' : dips.state === 'broken' ? 'broken' : 'not-yet',
-      says: `${dips.has} of ${dips.pace.need}`,
+      says: `${dips.has} of ${dips.pace.need} clean`,
       is: dips.has,
       limit: dips.pace.need,
     }
   if (fishless)
     return {
       state: fishless.state === 'full' ? 'holds' : fishless.state === 'broken' ? 'broken' : 'not-yet',
-      says: `${fishless.days} of ${fishless.needsDays}`,
+      says: `day ${fishless.days} of ${fishless.needsDays}`,
       is: fishless.days,
       limit: fishless.needsDays,
     }
   if (rounds)
-    return { state: rounds.state === 'full' ? 'holds' : rounds.state === 'broken' ? 'broken' : 'not-yet', says: track }
+    return {
+      state: rounds.state === 'full' ? 'holds' : rounds.state === 'broken' ? 'broken' : 'not-yet',
+      says: `${rounds.state === 'broken' ? 0 : rounds.made.length} of ${rounds.needs} moves`,
+    }
   const clock = drug?.clock ?? salinity?.clock
   if (!clock) return { state: 'not-yet', says: track }
   if (clock.state === 'complete') return { state: 'holds', says: !drug || isTested(drug.facts) ? 'proven' : 'logged' }
@@ -340,10 +345,23 @@ const DAYS_WORDS: Record<string, (input: RuleInput) => string> = {
   held: ({ facts }) => `in range ${facts.course.requiredDays} days on end`,
 }
 
-/** Every rule of a course and how it stands, in the order of its definition. */
+/** Rules of the treatment of a plan: they end with it. */
+const OF_TREATMENT: ReadonlySet<Rule['role']> = new Set(['stop', 'escalate'])
+
+/** A plan is never at its goal on its first day: what was so before it began is not what it reached. */
+function notOnFirstDay({ facts, settings: { clock } }: RuleInput, role: Rule['role'], judged: Judged): Judged {
+  const { course, now } = facts
+  if (role !== 'success' || judged.state !== 'holds' || course.definition.kind !== 'plan') return judged
+  return (judged.asOf ?? now) < clock.instantAt(clock.dayOf(course.startedAt) + 1)
+    ? { ...judged, state: 'not-yet', says: 'so at the start: counted again later' }
+    : judged
+}
+
+/** Every rule of a course and how it stands, in the order of its definition; those of a plan's treatment until it is over. */
 export const rulesOf = (input: RuleInput): RuleState[] =>
-  input.facts.course.definition.rules.map(({ id, role, when, says, then }) => {
-    const { heldUntil, ...judged } = judge(input, when, id)
+  input.facts.course.definition.rules.flatMap(({ id, role, when, says, then }) => {
+    if (input.facts.endedTreatmentAt !== null && OF_TREATMENT.has(role)) return []
+    const { heldUntil, ...judged } = notOnFirstDay(input, role, judge({ ...input, role }, when, id))
     return {
       id,
       role,

@@ -74,14 +74,11 @@ function daysOf(input: TaskInput, due: DaysDue): { anchor: Day; last: number; wh
     }
   return {
     anchor: startDay,
-    // While it is treated: what belongs to the treatment ends with it.
     last:
       due.until === 'end'
         ? // Past its planned day and not ended, it goes on: a dark tank is tested every day.
-          (end.isMarked ? end.day : Math.max(end.day, input.settings.clock.dayOf(input.facts.now))) - startDay
-        : end.isMarked
-          ? Math.min(due.until ?? due.day, Math.max(due.day, end.day - startDay))
-          : (due.until ?? due.day),
+          Math.max(end.day, input.settings.clock.dayOf(input.facts.now)) - startDay
+        : (due.until ?? due.day),
     why: (day) => `day ${day}`,
   }
 }
@@ -173,6 +170,8 @@ export function planTasks(input: TaskInput, step: Step): Draft[] {
   const { due } = step
   if ('by' in due) return []
   const { facts, horizon, series, settings } = input
+  // With the treatment over its steps are over, also those that nobody did.
+  if (facts.endedTreatmentAt !== null && due.of !== 'end') return []
   const { clock } = settings
   const { course, now } = facts
   const every = everyDays(input, due)

@@ -1,6 +1,7 @@
 import type { Definition } from '../../catalogue/courses/definitions.ts'
 import { coursesOf, type Course } from '../../courses/course.ts'
 import { fullCourseName } from '../../courses/names.ts'
+import { endMarkOf } from '../../courses/record/record-parts.ts'
 import { residentsIn } from '../water/residents.ts'
 import type { ContentOf } from '../../journal/entry.ts'
 import type { Journal } from '../../journal/journal.ts'
@@ -19,19 +20,25 @@ export const isChemicalPlan = ({ isTreatment, steps }: Definition): boolean =>
 
 /** Other plans that treat the tank, or did within the last days. */
 function twoTreatments(journal: Journal, courseId: string, tankId: string, at: number): Concern[] {
-  const isNear = ({ id, definition, ended, startedAt, tankId: where }: Course) =>
-    id !== courseId &&
-    where === tankId &&
-    definition.isTreatment === true &&
-    startedAt <= at &&
-    (ended === null || at - ended.at < GAP_DAYS * MS_PER_DAY)
+  // The treatment is over with its mark, before what follows is.
+  const overAt = (course: Course): number | null => endMarkOf(journal, course, at) ?? course.ended?.at ?? null
+  const isNear = (course: Course) => {
+    const over = overAt(course)
+    return (
+      course.id !== courseId &&
+      course.tankId === tankId &&
+      course.definition.isTreatment === true &&
+      course.startedAt <= at &&
+      (over === null || at - over < GAP_DAYS * MS_PER_DAY)
+    )
+  }
   return coursesOf(journal)
     .filter(isNear)
     .map((course) => ({
       rule: 'two-treatments',
       severity: 'block' as const,
       what:
-        course.ended === null
+        overAt(course) === null
           ? `${fullCourseName(course)} treats the same tank`
           : `${fullCourseName(course)} ended less than ${GAP_DAYS} days ago`,
       reason: 'nobody knows what worked, and what each does to oxygen and animals adds up: one at a time, a week apart',
