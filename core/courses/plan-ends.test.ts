@@ -285,3 +285,47 @@ test('under a limit it is wanted, over one it is not', () => {
   it.count(14.6, 'coverage', 12)
   expect(it.rule('success', 14.7).says).toBe('now 12, wanted under 2')
 })
+
+test('turf in the tank: sessions go on past day 4 while a patch is not white, and once more after', () => {
+  const parts = ['A', 'B'].map((partId) => ({
+    kind: 'part-setup' as const,
+    happened: '2026-10-20T00:00:00Z',
+    partId,
+    tankId: 'tank',
+    what: 'patch' as const,
+    name: partId,
+  }))
+  const it = planCourse('turf-in-tank', { parts })
+  const isDue = (day: number) =>
+    it.plan(day).tasks.some(({ step, notBefore }) => step === 'step-2' && notBefore <= it.ms(day))
+  it.stage(4.4, { A: 3, B: 2 })
+  expect([5.5, 9.5, 14.5].map(isDue)).toEqual([true, true, true])
+  it.stage(6.4, { A: 4, B: 4 })
+  expect(isDue(6.5)).toBe(true)
+  it.write({
+    kind: 'dose',
+    ...it.at(6.6),
+    tankId: 'tank',
+    ingredient: 'peroxide',
+    amount: 5,
+    unit: 'mL',
+    courseId: 'p',
+  })
+  expect([7.5, 8.5].map(isDue)).toEqual([false, false])
+  it.stage(8.6, { A: 3, B: 4 })
+  expect(isDue(9.5)).toBe(true)
+})
+
+test.each<[number, string | null]>([
+  [1, null],
+  [12, 'Not reached: pick the rest by hand, six hours of light a day, and go on with the conditions of the tank.'],
+  [30, 'Not reached: look through the conditions of the tank.'],
+])('the slime of fresh water covers %s %% at day 14: what follows is said where it ends', (cover, says) => {
+  const it = planCourse('cyano-fresh-blackout')
+  it.count(0.6, 'coverage', 60)
+  it.count(14.4, 'coverage', cover)
+  const close = it.plan(14.5).tasks.find(({ act }) => act === 'close')!
+  expect(close.state).toBe('due')
+  if (says === null) expect(close.how ?? '').not.toContain('Not reached')
+  else expect(close.how).toContain(says)
+})

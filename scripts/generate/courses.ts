@@ -52,6 +52,8 @@ function quantityWords(quantity: Quantity): string {
           : `last ${what}`
     return quantity.times === undefined ? said : `${quantity.times} × ${said}`
   }
+  if ('dayCap' in quantity) return `the most that ${quantity.of} may ${quantity.dayCap} in a day`
+  if ('bandEnd' in quantity) return `the ${quantity.bandEnd} end of its band (else ${quantity.usual})`
   if ('rounds' in quantity) return `sessions of ${quantity.rounds}`
   return `${quantity.of} ${quantity.arm} of ${quantity.series}`
 }

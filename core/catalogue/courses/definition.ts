@@ -1,5 +1,7 @@
 import type { EquipmentItem } from '../../household/tanks.ts'
 import type { ContentOf } from '../../journal/entry.ts'
+import type { FALL_A_DAY, RAISE_A_DAY } from '../daily-caps.data.ts'
+import type { ParameterId } from '../parameter.types.ts'
 
 /** What a tank is in a course: where it runs, the second transfer set, the sterile tank after it, a tub at the bench. */
 export type Role = 'main' | 'other' | 'observe' | 'tub'
@@ -39,6 +41,11 @@ export type Quantity =
   | { measure: CountMeasure; at?: 'last' | 'start'; times?: number; plus?: number }
   /** Day of the course, 0 on its first. */
   | { day: true }
+  /** How much a parameter may change in a day in that tank, slower with small-polyp corals; a fall is under 0: outbreaks.md 5.4. */
+  | { dayCap: 'rise'; of: keyof typeof RAISE_A_DAY }
+  | { dayCap: 'fall'; of: keyof typeof FALL_A_DAY }
+  /** An end of the tank's own band of a parameter; `usual` where it has none. */
+  | { bandEnd: 'low' | 'high'; of: ParameterId; usual: number }
   /** Scores of a series at its last round: of the parts treated, or left as control. */
   | { series: string; arm: 'treated' | 'control'; of: 'least' | 'most' }
   /** Rounds of a step that were done. */
@@ -282,6 +289,8 @@ export interface Step {
         every?: number
         until?: number | 'end'
         alternateWith?: string
+        /** Past `until` it goes on to this day, as long as a treated patch is not white. */
+        goesOnTo?: number
         of?: 'end'
         /** Hours after the tank's lights come on or go off; before it where negative. */
         light?: { of: 'on' | 'off'; hours: number }
@@ -293,6 +302,8 @@ export interface Step {
   needs?: readonly string[]
   /** It protects what lives there, or is what later tests are held against: doses and bench work of its plan wait until it is done. */
   protects?: true
+  /** Once more after every treated patch is white: further-schools.md 4. */
+  onceMoreWhenWhite?: true
   /** Shown beside it, before it is done. */
   caution?: string
   /** What to do, where the title does not say it. */
@@ -326,6 +337,8 @@ export interface Definition {
   looksBack?: true
   /** A plan that treats: one at a time in a tank, a week apart. */
   isTreatment?: true
+  /** What is next where its usual end comes and its goal is not reached, though no rule leads on. */
+  notReached?: string
   /** After the drug's name, or alone: "fourteen days then move". */
   name: string
   treats: readonly string[]

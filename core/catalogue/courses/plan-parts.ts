@@ -135,7 +135,12 @@ type PlanFields = Pick<
   Definition,
   'id' | 'name' | 'treats' | 'water' | 'days' | 'lead' | 'tracks' | 'steps' | 'rules'
 > &
-  Partial<Pick<Definition, 'products' | 'options' | 'daysOption' | 'restore' | 'isTreatment' | 'looksBack' | 'byPump'>>
+  Partial<
+    Pick<
+      Definition,
+      'products' | 'options' | 'daysOption' | 'restore' | 'isTreatment' | 'looksBack' | 'byPump' | 'notReached'
+    >
+  >
 
 /** A plan for an outbreak: what all of them share is filled in, the universal stop and the step that closes it too. */
 export const planOf = ({ steps, rules, ...fields }: PlanFields): Definition => ({

@@ -70,6 +70,7 @@ describe('potassium by hand, in 100 L', () => {
     })
     const due = (day: number) => it.plan(day).tasks.filter(({ act }) => act === 'dose')
     it.read(0.6, 'k', 350)
+    it.read(0.6, 'alk-kh', 8)
     expect(due(0.7)).toMatchObject([{ ingredient: 'potassium-carbonate' }])
     expect(due(0.7)[0]!.caution).toMatch(/Caustic dust: goggles/)
     it.write({
@@ -82,6 +83,73 @@ describe('potassium by hand, in 100 L', () => {
       massMg: 1000,
     })
     expect(due(0.7)).toEqual([])
+  })
+  test.each<[string, readonly [day: number, dkh: number][], RegExp | null]>([
+    ['in its band', [[0.6, 8]], null],
+    ['over its band', [[0.6, 11]], /^0 of potassium carbonate today: alkalinity is over its band; /i],
+    [
+      'rising by 1.2 dKH in a day',
+      [
+        [-0.4, 7.6],
+        [0.6, 8.8],
+      ],
+      /alkalinity already rises by more than its daily cap; /i,
+    ],
+    ['not tested', [], /alkalinity was not tested in the last two days; /i],
+    ['tested three days ago', [[-2.4, 8]], /alkalinity was not tested in the last two days; /i],
+  ])('potassium carbonate with alkalinity %s', (_, tests, why) => {
+    const it = planCourse('element-correct', { options: { element: 'k' } })
+    it.write({
+      kind: 'product-setup',
+      ...it.at(-5),
+      productId: 'carbonate',
+      name: 'carbonate stock',
+      ingredient: 'potassium-carbonate',
+      strength: { kind: 'solution', mgPerMl: 50 },
+    })
+    it.read(0.6, 'k', 350)
+    for (const [day, dkh] of tests) it.read(day, 'alk-kh', dkh, 'dKH')
+    const [task, ...more] = it.plan(0.7).tasks.filter(({ act }) => act === 'dose')
+    expect(more).toEqual([])
+    if (why === null) {
+      expect(task).toMatchObject({ ingredient: 'potassium-carbonate', dose: { productId: 'carbonate' } })
+      return
+    }
+    // The chloride raises potassium alone: 10 mg/L in 100 L are 1.91 g of it.
+    expect(task).toMatchObject({
+      ingredient: 'potassium-chloride',
+      dose: { amount: expect.closeTo(1.91, 2), unit: 'g' },
+    })
+    expect(task!.why).toMatch(why)
+  })
+  test('small-polyp corals and the tank’s own band set the caps and the goal', () => {
+    const reef = (profile?: 'reef-sps') => {
+      const it = planCourse('element-correct', { options: { element: 'alk-kh' } })
+      if (profile) {
+        it.write({ kind: 'tank-change', ...it.at(-10), tankId: 'tank', changes: { profile } })
+        it.write({
+          kind: 'arrival',
+          ...it.at(-9),
+          animalId: 'horn',
+          tankId: 'tank',
+          name: 'Horn',
+          species: 'acropora',
+          group: 'coral-sps',
+          count: 1,
+        })
+      }
+      it.read(1.4, 'alk-kh', 7, 'dKH')
+      it.read(2.4, 'alk-kh', 7.7, 'dKH')
+      return it
+    }
+    expect(reef().rule('stop-1', 2.5).state).toBe('not-yet')
+    expect(reef('reef-sps').rule('stop-1', 2.5)).toMatchObject({ state: 'holds', limit: 0.5 })
+    const goal = (it: ReturnType<typeof reef>) => {
+      for (let day = 3; day <= 12; day++) it.read(day, 'alk-kh', 9.5, 'dKH')
+      return it.rule('success', 12.1).state
+    }
+    expect(goal(reef())).toBe('holds')
+    expect(goal(reef('reef-sps'))).toBe('not-yet')
   })
   test('a jump over the cap makes it wait for the rule that says to skip a day', () => {
     const it = course('element-correct', { element: 'k' })
@@ -168,5 +236,29 @@ describe('nutrients, a little at a time', () => {
     expect(it.due(1.7)[0]!.dose).toMatchObject({ amount: 4 })
     it.read(2.6, 'no3', 5)
     expect(it.due(2.7).filter(({ step }) => step === 'step-1-no3')).toEqual([])
+  })
+  test.each([
+    ['phosphate', 'po4', 0.25, ['step-1-no3']],
+    ['nitrate', 'no3', 26, ['step-1-po4']],
+  ])('%s over its stop holds itself alone', (_, parameter, value, open) => {
+    const it = course('nutrient-raise')
+    it.read(0.6, 'no3', 1.5)
+    it.read(0.6, 'po4', 0.01)
+    it.read(0.65, parameter, value)
+    expect(it.due(0.7).flatMap(({ step, waitsFor }) => (waitsFor ? [] : [step]))).toEqual(open)
+  })
+  test.each<[string, number, number, number, 'holds' | 'not-yet']>([
+    ['nitrate by a quarter and more', 8, 5.5, 0, 'holds'],
+    ['nitrate by less than a quarter', 8, 6.5, 0, 'not-yet'],
+    ['phosphate over 0.2 by a fifth', 0, 0.4, 0.33, 'not-yet'],
+    ['phosphate over 0.2 by more', 0, 0.4, 0.3, 'holds'],
+    ['phosphate under 0.2 by 0.06', 0, 0.15, 0.09, 'holds'],
+  ])('lowering them: %s', (words, from, to, po4, state) => {
+    const it = planCourse('nutrient-lower')
+    const [parameter, values] = words.startsWith('nitrate') ? ['no3', [from, to]] : ['po4', [to, po4]]
+    values.forEach((value, i) => it.read(1.4 + i, parameter, value))
+    const other = parameter === 'no3' ? 'po4' : 'no3'
+    for (const day of [1.4, 2.4]) it.read(day, other, 0.1)
+    expect(it.rule('stop-1', 2.5).state).toBe(state)
   })
 })

@@ -1,16 +1,17 @@
 import type { RaiseStep } from '../../catalogue/courses/definitions.ts'
 import { ingredientById } from '../../catalogue/ingredient.ts'
-import { parameterById, type Parameter } from '../../catalogue/parameter.ts'
+import { bandFor, parameterById, type Parameter } from '../../catalogue/parameter.ts'
 import { pumpsInTank } from '../../devices/pumps-in-tank.ts'
 import type { Settings } from '../../household/settings.ts'
 import { shelfOf, type ShelfProduct } from '../../household/shelf.ts'
 import type { Tank } from '../../household/tanks.ts'
 import type { Journal } from '../../journal/journal.ts'
-import { valuesOf } from '../../readings/evidence.ts'
+import { holds, levelsOf, valuesOf } from '../../readings/evidence.ts'
 import { raisedBy } from '../../readings/raises.ts'
+import { DAY_APART_HOURS } from '../rules/quantities.ts'
 import { planRaise, type RaisePlan } from '../../water/correction/raise.ts'
 import { MS_PER_HOUR } from '../../time/zone.ts'
-import { preferredSalt, type CorrectionSalt } from '../../water/correction/salts.ts'
+import { preferredSalt, raiseCap, saltsFor, type CorrectionSalt } from '../../water/correction/salts.ts'
 import { correctionStart } from '../../water/correction/situation.ts'
 import { isUptakeCertain } from '../../water/uptake.ts'
 import { doseToLevel, type PlannedDose } from './planned-dose.ts'
@@ -29,6 +30,8 @@ export interface RaiseToday {
   plan: RaisePlan
   /** Of the product on the shelf; without one, in grams of the dry salt. */
   dose: PlannedDose
+  /** The salt that would have been taken, and what it must not raise as well today; null where the usual one is. */
+  insteadOf: { salt: CorrectionSalt; why: 'over-band' | 'rising' | 'not-tested'; side: Parameter } | null
 }
 
 /**
@@ -77,7 +80,9 @@ export function raiseToday(
   const aim = until ?? middle ?? (middleOf ? (middleOf[0] + middleOf[1]) / 2 : null)
   if (aim === null || last.value >= aim) return null
   const shelf = shelfOf(journal)
-  const salt = preferredSalt(parameterId, shelf)
+  const usual = preferredSalt(parameterId, shelf)
+  const insteadOf = usual?.side ? sideForbids(journal, tank, usual, hasSmallPolyps, now) : null
+  const salt = insteadOf ? (plainSalts(parameterId, shelf)[0] ?? usual) : usual
   // Never two carbonates together: what a salt brings besides may not have been raised either.
   if (!salt || (salt.side && isRaisedSince(journal, tank.id, salt.side.parameter, since, now))) return null
   const product = shelf.find(({ ingredient }) => ingredient === salt.id) ?? null
@@ -91,7 +96,7 @@ export function raiseToday(
     hasSmallPolyps,
     ...(sideNow !== undefined && { sideNow }),
   })
-  if (!planned.ok) return null
+  if (!planned.ok || (insteadOf && salt.side)) return null
   const { dosedPerDay } = planned.value
   const measured = doseToLevel(dosedPerDay / raisedBy(salt.id, parameterId, 1), netL, product)
   // Without a product: grams of the dry salt, not of what it is counted in.
@@ -108,8 +113,48 @@ export function raiseToday(
       aim,
       plan: planned.value,
       dose,
+      insteadOf: insteadOf && usual ? { salt: usual, ...insteadOf } : null,
     }
   )
+}
+
+/** Salts that raise a parameter and nothing besides, those on the shelf first. */
+const plainSalts = (parameterId: string, shelf: readonly ShelfProduct[]): CorrectionSalt[] => {
+  const isHeld = ({ id }: CorrectionSalt) => shelf.some(({ ingredient }) => ingredient === id)
+  return saltsFor(parameterId)
+    .filter(({ side }) => side === null)
+    .sort((a, b) => Number(isHeld(b)) - Number(isHeld(a)))
+}
+
+/** A test of what comes along with a salt may be so old, hours: courses.md, evidence. */
+const SIDE_TEST_HOURS = 48
+
+/**
+ * Why a salt must not be dosed today for what it raises besides: that is over the tank's band, rises over its cap of a day already, or was not
+ * tested.
+ */
+function sideForbids(
+  journal: Journal,
+  tank: Tank,
+  { side }: CorrectionSalt,
+  hasSmallPolyps: boolean,
+  now: number,
+): { why: 'over-band' | 'rising' | 'not-tested'; side: Parameter } | null {
+  const parameter = side && parameterById(side.parameter)
+  if (!parameter) return null
+  const levels = levelsOf(journal, tank.id, parameter.id).filter(({ at }) => at <= now)
+  const last = levels.at(-1)
+  if (!last || now - last.at > SIDE_TEST_HOURS * MS_PER_HOUR) return { why: 'not-tested', side: parameter }
+  const high = bandFor(parameter, tank.profile ?? (hasSmallPolyps ? 'reef-sps' : 'reef-lps'))?.[1]
+  if (high != null && holds(last, '>', high) !== 'no') return { why: 'over-band', side: parameter }
+  const before = levels.findLast(({ at }) => last.at - at >= DAY_APART_HOURS[0] * MS_PER_HOUR)
+  const cap = raiseCap(parameter.id, 'usual', hasSmallPolyps)
+  return before &&
+    last.at - before.at <= DAY_APART_HOURS[1] * MS_PER_HOUR &&
+    cap !== null &&
+    last.high - before.low > cap
+    ? { why: 'rising', side: parameter }
+    : null
 }
 
 /** The salt in a sentence. */

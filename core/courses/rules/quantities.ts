@@ -1,6 +1,10 @@
 import type { Condition, Op, Quantity } from '../../catalogue/courses/definitions.ts'
 import { MS_PER_DAY, MS_PER_HOUR } from '../../time/zone.ts'
 import { holds, levelsOf, type Verdict } from '../../readings/evidence.ts'
+import { FALL_A_DAY, RAISE_A_DAY, TENDER_PARAMETERS } from '../../catalogue/daily-caps.data.ts'
+import { bandFor, parameterById } from '../../catalogue/parameter.ts'
+import { hasSmallPolyps } from '../../household/corals.ts'
+import { tankById } from '../../household/tanks.ts'
 import { dayBeside } from '../../time/words.ts'
 import { intervalOf, isLookedAt, isMeasured, isOfStart, speaksUntil, untestedSince } from './age.ts'
 import { roundsOf } from '../tracks/measure.ts'
@@ -32,15 +36,37 @@ function takenReadings({ journal, facts }: RuleInput, parameter: string): Taken[
 const BASELINE_DAYS = 2
 
 /** Between a value and the one of the day before lie so many hours, at least and at most. */
-const DAY_APART_HOURS = [12, 36] as const
+export const DAY_APART_HOURS = [12, 36] as const
+
+/** The last of some values and the one of about a day before it; null where either is missing. */
+function dayApart(values: readonly Taken[]): { last: Taken; before: Taken } | null {
+  const last = values.at(-1)
+  const before = last && values.findLast(({ at }) => last.at - at >= DAY_APART_HOURS[0] * MS_PER_HOUR)
+  return !last || !before || last.at - before.at > DAY_APART_HOURS[1] * MS_PER_HOUR ? null : { last, before }
+}
 
 /** How much a parameter has changed since about a day ago. */
 function dayChange(values: readonly Taken[]): Taken | null {
-  const last = values.at(-1)
-  const before = last && values.findLast(({ at }) => last.at - at >= DAY_APART_HOURS[0] * MS_PER_HOUR)
-  return !last || !before || last.at - before.at > DAY_APART_HOURS[1] * MS_PER_HOUR
-    ? null
-    : { at: last.at, low: last.low - before.high, high: last.high - before.low }
+  const pair = dayApart(values)
+  return pair && { at: pair.last.at, low: pair.last.low - pair.before.high, high: pair.last.high - pair.before.low }
+}
+
+/** How much a parameter may change in a day in the tank of a course; of a fall, from the level of the day before. */
+function dayCapNow(input: RuleInput, asked: Extract<Quantity, { dayCap: unknown }>): Taken | null {
+  const { journal, facts } = input
+  const isTender = hasSmallPolyps(journal, facts.course.tankId)
+  if (asked.dayCap === 'rise')
+    return plainly(RAISE_A_DAY[asked.of][isTender && TENDER_PARAMETERS.has(asked.of) ? 'careful' : 'usual'])
+  const before = dayApart(takenReadings(input, asked.of))?.before
+  return before ? plainly(-FALL_A_DAY[asked.of][isTender ? 'careful' : 'usual'](nearEnd(before))) : null
+}
+
+/** An end of the tank's own band of a parameter; of a reef with small-polyp corals where no band was chosen. */
+function bandEndNow({ journal, facts }: RuleInput, asked: Extract<Quantity, { bandEnd: unknown }>): Taken {
+  const { tankId } = facts.course
+  const profile = tankById(journal, tankId)?.profile ?? (hasSmallPolyps(journal, tankId) ? 'reef-sps' : undefined)
+  const parameter = parameterById(asked.of)
+  return plainly((parameter && bandFor(parameter, profile))?.[asked.bandEnd === 'low' ? 0 : 1] ?? asked.usual)
 }
 
 /** How the parts of a round make one figure, where no track of the course says so. */
@@ -83,6 +109,8 @@ function quantityNow(input: RuleInput, asked: Quantity): Taken | null {
     const one = asked.at === 'start' ? rounds[0] : rounds.at(-1)
     return one === undefined ? null : scaled(one, asked.times, asked.plus)
   }
+  if ('dayCap' in asked) return dayCapNow(input, asked)
+  if ('bandEnd' in asked) return bandEndNow(input, asked)
   if ('rounds' in asked) return plainly(sessionDays(input.facts, input.settings.clock))
   const scores = input.series ? lastScores(input.series, asked.arm) : []
   if (scores.length === 0) return null
@@ -212,7 +240,10 @@ export function compared(input: RuleInput, condition: Comparison): Judged {
     }
   return {
     state: verdict === 'yes' ? 'holds' : 'not-yet',
-    says: 'day' in Object(left) ? `day ${isText} of ${limitText}` : `now ${isText}, ${limitWords(input.role, op, limitText)}`,
+    says:
+      'day' in Object(left)
+        ? `day ${isText} of ${limitText}`
+        : `now ${isText}, ${limitWords(input.role, op, limitText)}`,
     is: nearEnd(is),
     limit: nearEnd(limit),
     near: verdict === 'yes' ? 1 : nearness(op, nearEnd(is), nearEnd(limit)),

@@ -6,6 +6,7 @@ import { asItStands } from '../../schedule/task.ts'
 import { trustedReadingsOf } from '../../readings/doubtful.ts'
 import { minuteOfTime, MS_PER_DAY, MS_PER_HOUR, type Day } from '../../time/zone.ts'
 import { measureText } from '../../words/measure.ts'
+import type { RuleState } from '../rules/rules.ts'
 import { dilute } from '../amounts/planned-dose.ts'
 import { tierOf } from '../amounts/planned-session.ts'
 import { amountOf } from './plan-amounts.ts'
@@ -54,11 +55,12 @@ export function treatmentEnd({ facts, settings }: Pick<TaskInput, 'facts' | 'set
     : { day: clock.dayOf(marked), isMarked: true }
 }
 
+/** Whether a rule stops a plan, or cannot see whether it should. */
+export const isStopping = ({ role, state, blindSince }: RuleState): boolean =>
+  role === 'stop' && (state === 'holds' || blindSince !== undefined)
+
 /** Rules that stop a plan, or that cannot see whether they should, in words: doses wait for them. */
-export const stopsOf = ({ rules }: TaskInput): string[] =>
-  rules
-    .filter(({ role, state, blindSince }) => role === 'stop' && (state === 'holds' || blindSince !== undefined))
-    .map(({ rule }) => rule)
+const stopsOf = ({ rules }: TaskInput): string[] => rules.filter(isStopping).map(({ rule }) => rule)
 
 type DaysDue = Exclude<Step['due'], { by: unknown }>
 
@@ -78,7 +80,12 @@ function daysOf(input: TaskInput, due: DaysDue): { anchor: Day; last: number; wh
       due.until === 'end'
         ? // Past its planned day and not ended, it goes on: a dark tank is tested every day.
           Math.max(end.day, input.settings.clock.dayOf(input.facts.now)) - startDay
-        : (due.until ?? due.day),
+        : Math.max(
+            due.until ?? due.day,
+            due.goesOnTo === undefined
+              ? -Infinity
+              : Math.min(due.goesOnTo, input.settings.clock.dayOf(input.facts.now) - startDay),
+          ),
     why: (day) => `day ${day}`,
   }
 }
@@ -165,6 +172,16 @@ function preparationsOpen(input: TaskInput): string[] {
     )
 }
 
+/** Since when every treated patch has been white; null while one is not, and where nothing is scored. */
+function whiteSince(series: TaskInput['series']): number | null {
+  const treated = series?.parts.filter(({ part }) => !part.control) ?? []
+  const since = treated.map(({ scores }) => {
+    const colored = scores.findLastIndex(({ value }) => value < WHITE_STAGE)
+    return scores[colored + 1]?.at ?? null
+  })
+  return since.length === 0 || since.some((at) => at === null) ? null : Math.max(...since.map((at) => at!))
+}
+
 /** The occasions of a step of a plan, on days counted from its start or its end: outbreaks.md 5.2. */
 export function planTasks(input: TaskInput, step: Step): Draft[] {
   const { due } = step
@@ -227,13 +244,8 @@ export function planTasks(input: TaskInput, step: Step): Draft[] {
   // Done late, it counts for the one that was missed.
   if (latest && isDone(input, step, latest.notBefore, Infinity)) latest = null
   // With every patch white there is nothing left to dose.
-  const treated = series?.parts.filter(({ part }) => !part.control) ?? []
-  if (
-    step.act === 'dose' &&
-    treated.length > 0 &&
-    treated.every(({ last }) => last !== null && last.value >= WHITE_STAGE)
-  )
-    return []
+  const white = step.act === 'dose' ? whiteSince(series) : null
+  if (white !== null && (!step.onceMoreWhenWhite || facts.sessions.some(({ at }) => at > white))) return []
   const hasNext = drafts.some(({ notBefore }) => notBefore <= now)
   // A missed test is late until it is made: the next one makes good for both.
   if (latest && step.act === 'read') return [latest, ...drafts.filter(({ notBefore }) => notBefore > now)]
@@ -316,14 +328,19 @@ export function closePlanTask(input: TaskInput, step: Step): Draft | null {
   // Reached with the last score: from then on it can be finished, where nothing has to follow.
   const isFollowed = hasEndMark(course.definition)
   const at = isReached && !isFollowed ? Math.min(facts.counts.at(-1)?.at ?? end, end) : end
+  const closing = base(input, withHow(step, restoreWords(input)), 0)
+  // What the rules that lead on say is next, where one of them holds.
+  const leadsOn =
+    rules.find(({ role, state }) => role === 'escalate' && state === 'holds')?.then ?? course.definition.notReached
   return {
-    ...base(input, withHow(step, restoreWords(input)), 0),
+    ...closing,
     title: step.title,
     why: isReached
       ? 'what it was for is reached'
       : isFollowed
         ? 'what follows the treatment is over'
         : `day ${course.requiredDays}: its usual end`,
+    ...(!isReached && leadsOn ? { how: [`Not reached: ${leadsOn}.`, closing.how].filter(Boolean).join(' ') } : {}),
     notBefore: at,
     best: at,
     notAfter: at + 7 * 24 * MS_PER_HOUR,

@@ -1,3 +1,4 @@
+import { FALL_A_DAY } from '../../catalogue/daily-caps.data.ts'
 import { changeForTarget } from '../../water-change/water-change.ts'
 import { invalid, ok, type Result } from '../../result/result.ts'
 import { raiseCap } from './salts.ts'
@@ -12,16 +13,16 @@ export interface LowerCap {
 export const LOWER_CAPS: readonly LowerCap[] = [
   {
     parameter: 'no3',
-    capAt: (level) => Math.min(5, level / 4),
+    capAt: FALL_A_DAY.no3.careful,
     words: '5 mg/L or a quarter, the smaller',
   },
   {
     parameter: 'po4',
-    capAt: (level) => (level < 0.2 ? 0.02 : level / 5),
+    capAt: FALL_A_DAY.po4.careful,
     words: '0.02 mg/L, above 0.2 a fifth',
   },
-  { parameter: 'alk-kh', capAt: () => 0.5, words: 'half a degree' },
-  { parameter: 'salinity', capAt: () => 2, words: '2 ppt' },
+  { parameter: 'alk-kh', capAt: FALL_A_DAY['alk-kh'].careful, words: 'half a degree' },
+  { parameter: 'salinity', capAt: FALL_A_DAY.salinity.careful, words: '2 ppt' },
 ]
 
 /** Levels that nutrients are kept over, mg/L: outbreaks.md 5.4. */

@@ -1,4 +1,4 @@
-import { RAISE_A_DAY } from '../../catalogue/daily-caps.data.ts'
+import { RAISE_A_DAY, TENDER_PARAMETERS } from '../../catalogue/daily-caps.data.ts'
 import { SALTS } from '../../catalogue/handbook/dosing.data.ts'
 import { countedShare } from '../../catalogue/salt-formulas.ts'
 import type { ParameterId } from '../../catalogue/parameter.types.ts'
@@ -67,9 +67,6 @@ export const CORRECTION_SALTS: readonly CorrectionSalt[] = SALTS.rows.flatMap(({
 export const saltsFor = (parameter: string): CorrectionSalt[] =>
   CORRECTION_SALTS.filter((salt) => salt.parameter === parameter)
 
-/** Parameters that small-polyp corals bear half as fast, outbreaks.md 5.4. */
-const TENDER: ReadonlySet<ParameterId> = new Set(['alk-kh', 'no3'])
-
 /**
  * The salt that is taken for a parameter unless another is chosen: one that stands on the shelf, else the handbook's first.
  * @returns undefined where no salt raises it
@@ -87,5 +84,5 @@ export function preferredSalt(parameter: string, shelf: readonly { ingredient: s
 export function raiseCap(parameter: string, pace: Pace, hasSmallPolyps: boolean): number | null {
   const caps = (RAISE_A_DAY as Partial<Record<string, { careful: number; usual: number }>>)[parameter]
   if (!caps) return null
-  return caps[hasSmallPolyps && TENDER.has(parameter as ParameterId) ? 'careful' : pace]
+  return caps[hasSmallPolyps && TENDER_PARAMETERS.has(parameter as ParameterId) ? 'careful' : pace]
 }

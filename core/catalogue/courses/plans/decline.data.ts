@@ -1,3 +1,4 @@
+import type { ParameterId } from '../../parameter.types.ts'
 import type { Condition, Definition, Only, Step } from '../definition.ts'
 import { byDay, escalate, measured, planOf, stop, success } from '../plan-parts.ts'
 
@@ -15,12 +16,12 @@ const edge = (id: string, due: Step['due'], how?: string): Step => ({
   how: how ?? 'A scale bar beside a fixed mark, the same light.',
 })
 
-/** The elements that may be corrected, each with its cap a day and its band: outbreaks.md 5.4 and 8, large-polyp reef. */
+/** The elements that may be corrected, each with its usual band: outbreaks.md 8, large-polyp reef. */
 const ELEMENTS = [
-  { id: 'k', label: 'potassium', perDay: 20, band: [370, 430] },
-  { id: 'ca', label: 'calcium', perDay: 25, band: [390, 450] },
-  { id: 'mg', label: 'magnesium', perDay: 100, band: [1250, 1400] },
-  { id: 'alk-kh', label: 'alkalinity', perDay: 1, band: [7.5, 10] },
+  { id: 'k', label: 'potassium', band: [370, 430] },
+  { id: 'ca', label: 'calcium', band: [390, 450] },
+  { id: 'mg', label: 'magnesium', band: [1250, 1400] },
+  { id: 'alk-kh', label: 'alkalinity', band: [7.5, 10] },
 ] as const
 
 /** A dose of the day, and where it stops: outbreaks.md 5.2, nutrient-raise, and its success. */
@@ -29,10 +30,11 @@ const NUTRIENTS_RAISED = [
   { id: 'po4', label: 'phosphate', perDay: 0.02, until: 0.05 },
 ] as const
 
-const held = (parameter: string, low: number, high: number, forDays: number): Condition => ({
+/** In the tank's own band for some days: the usual ends hold where it has none. */
+const held = (parameter: ParameterId, low: number, high: number, forDays: number): Condition => ({
   all: [
-    { left: { parameter }, op: '>=', right: low, forDays },
-    { left: { parameter }, op: '<=', right: high, forDays },
+    { left: { parameter }, op: '>=', right: { bandEnd: 'low', of: parameter, usual: low }, forDays },
+    { left: { parameter }, op: '<=', right: { bandEnd: 'high', of: parameter, usual: high }, forDays },
   ],
 })
 
@@ -210,8 +212,14 @@ export const DECLINE_PLANS: readonly Definition[] = [
       })),
     ],
     rules: [
-      ...ELEMENTS.map(({ id, perDay, label }) =>
-        stop(1, { left: { parameter: id, at: 'day-change' }, op: '>', right: perDay }, `${label} over its cap a day`, 'skip a day', ofElement(id)),
+      ...ELEMENTS.map(({ id, label }) =>
+        stop(
+          1,
+          { left: { parameter: id, at: 'day-change' }, op: '>', right: { dayCap: 'rise', of: id } },
+          `${label} over its cap a day`,
+          'skip a day',
+          ofElement(id),
+        ),
       ),
       ...ELEMENTS.map(({ id, label }) =>
         escalate(
@@ -260,8 +268,8 @@ export const DECLINE_PLANS: readonly Definition[] = [
         1,
         {
           any: [
-            { left: { parameter: 'no3', at: 'day-change' }, op: '<', right: -5 },
-            { left: { parameter: 'po4', at: 'day-change' }, op: '<', right: -0.05 },
+            { left: { parameter: 'no3', at: 'day-change' }, op: '<', right: { dayCap: 'fall', of: 'no3' } },
+            { left: { parameter: 'po4', at: 'day-change' }, op: '<', right: { dayCap: 'fall', of: 'po4' } },
           ],
         },
         'a fall over the cap of a day',
@@ -311,8 +319,8 @@ export const DECLINE_PLANS: readonly Definition[] = [
       })),
     ],
     rules: [
-      stop(1, { left: { parameter: 'po4' }, op: '>', right: 0.2 }, 'phosphate over 0.2 mg/L', 'stop'),
-      stop(2, { left: { parameter: 'no3' }, op: '>', right: 25 }, 'nitrate over 25 mg/L', 'stop'),
+      stop(1, { left: { parameter: 'po4' }, op: '>', right: 0.2 }, 'phosphate over 0.2 mg/L', 'no phosphate until it is under'),
+      stop(2, { left: { parameter: 'no3' }, op: '>', right: 25 }, 'nitrate over 25 mg/L', 'no nitrate until it is under'),
       escalate(1, 'Does phosphate vanish every day?', 'phosphate vanishes every day', 'the rock takes it: go on with the same dose'),
       success(
         {

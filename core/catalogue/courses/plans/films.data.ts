@@ -13,6 +13,7 @@ const doubled = (parameter: string, least: number): Condition => ({
 export const FILM_PLANS: readonly Definition[] = [
   planOf({
     id: 'cyano-fresh-blackout',
+    notReached: 'pick the rest by hand, six hours of light a day, and go on with the conditions of the tank',
     isTreatment: true,
     name: 'blackout and peroxide against blue-green slime',
     treats: ['cyano-fresh'],
