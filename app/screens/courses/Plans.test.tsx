@@ -85,7 +85,7 @@ describe('a plan on its page', () => {
     await open('/courses/p', start('blackout-marine', 1), reading(1.5, 'no3', 8), reading(0.1, 'no3', 17))
     const said = await screen.findAllByText(/nitrate over twice the start, and over 15 mg\/L: end it early/)
     const list = within(said.at(-1)!.closest('ul')!).getAllByRole('listitem')
-    expect(list[0]).toHaveTextContent(/nitrate over twice the start.*17 of 16/)
+    expect(list[0]).toHaveTextContent(/nitrate over twice the start.*now 17, limit 16/)
   })
 
   test('a count of the whole tank is one number; nothing typed is said, and not logged', async () => {

@@ -6,9 +6,9 @@ import { animalLabel, residentsOf, type Animal } from '../../household/animals.t
 import type { ContentOf } from '../../journal/entry.ts'
 import type { Journal } from '../../journal/journal.ts'
 
-/** Salt water for the schools, unless they say otherwise; a plan goes where its weed grows. */
-export const isFor = ({ kind, water: own }: Definition, water: 'marine' | 'freshwater'): boolean =>
-  kind === 'plan' || own === 'any' || water === (own ?? 'marine')
+/** Whether a definition is for a kind of water: sea water, unless it says otherwise. */
+export const isFor = ({ water: own }: Definition, water: 'marine' | 'freshwater'): boolean =>
+  own === 'any' || water === (own ?? 'marine')
 
 /** Whether a course is for fish that are named at its start. */
 export const isOfFish = ({ kind, steps }: Definition): boolean =>

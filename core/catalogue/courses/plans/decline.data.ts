@@ -240,7 +240,7 @@ export const DECLINE_PLANS: readonly Definition[] = [
     id: 'nutrient-lower',
     name: 'lower the nutrients',
     treats: ['nutrient-spike', 'green-water', 'bacterial-bloom'],
-    water: 'marine',
+    water: 'any',
     days: 60,
     lead: 'days',
     tracks: [{ id: 'days', kind: 'hold', by: 'elapsed', name: 'days', days: 60 }],

@@ -9,6 +9,7 @@ export const PEROXIDE_SPOT: readonly Definition[] = [
     kind: 'plan',
     name: 'peroxide on spots',
     treats: ['staghorn-algae', 'gha-marine', 'black-beard-algae', 'hair-algae-fresh'],
+    water: 'any',
     roles: [{ role: 'main', label: 'Tank', must: true }],
     drugs: [],
     products: [{ dose: 'peroxide-spot', ingredient: 'peroxide', label: 'Peroxide' }],
