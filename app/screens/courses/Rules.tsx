@@ -24,6 +24,17 @@ const State = styled.span<{ $state: string }>`
   color: var(--quiet);
   ${({ $state }) => $state === 'broken' && 'color: var(--act); font-weight: 650;'}
   ${({ $state }) => $state === 'holds' && 'color: var(--second); font-weight: 600;'}
+  ${({ $state }) => $state === 'blind' && 'color: var(--act); font-weight: 650;'}
+`
+
+/** Hatched as all that nobody has measured. */
+const Unseen = styled.i`
+  display: inline-block;
+  width: 22px;
+  height: 12px;
+  margin-right: 6px;
+  border: 1px solid var(--act);
+  background: repeating-linear-gradient(-62deg, var(--act) 0 1.5px, transparent 1.5px 5px);
 `
 
 /** What a rule is for, before its words, where that is not plain. */
@@ -36,11 +47,15 @@ const ROLE_WORDS: Record<RuleState['role'], string> = {
   event: 'Set back: ',
 }
 
-/** A stop that holds is no good news. */
-const lookOf = (role: RuleState['role'], state: RuleState['state']): RuleState['state'] =>
-  role === 'success' || role === 'gate' || role === 'hard' || state !== 'holds' ? state : 'broken'
+type Look = RuleState['state'] | 'blind'
 
-const SIGNS: Record<string, string> = { holds: '✓ ', broken: '✕ ', 'not-yet': '', ask: '', unknown: '? ' }
+/** A stop that holds is no good news, and one that cannot see is not a quiet one. */
+const lookOf = ({ role, state, blindSince }: RuleState): Look => {
+  if (blindSince !== undefined && state !== 'holds') return 'blind'
+  return role === 'success' || role === 'gate' || role === 'hard' || state !== 'holds' ? state : 'broken'
+}
+
+const SIGNS: Record<Look, string> = { holds: '✓ ', broken: '✕ ', 'not-yet': '', ask: '', unknown: '? ', blind: '' }
 
 /** The rules of a course and how each stands now; those only the keeper can answer, with the answer to give. */
 export function Rules({ plan }: { plan: CoursePlan }) {
@@ -58,7 +73,7 @@ export function Rules({ plan }: { plan: CoursePlan }) {
     <section>
       <Heading>Rules</Heading>
       <Rows>
-        {rules.map(({ id, role, rule, state, says, canBeSaid, canBeDenied, then }) => (
+        {rules.map(({ id, role, rule, says, canBeSaid, canBeDenied, then }, i) => (
           <li key={id}>
             <Rule>
               <span>
@@ -66,8 +81,9 @@ export function Rules({ plan }: { plan: CoursePlan }) {
                 {id.startsWith('tr-') ? <HandbookLink to={`quarantine#${id}`}>{rule}</HandbookLink> : rule}
                 {then && `: ${then}`}
               </span>
-              <State $state={lookOf(role, state)}>
-                {SIGNS[lookOf(role, state)]}
+              <State $state={lookOf(rules[i]!)}>
+                {lookOf(rules[i]!) === 'blind' && <Unseen aria-hidden />}
+                {SIGNS[lookOf(rules[i]!)]}
                 {says}
                 {canBeSaid && canSay(role) && (
                   <>
