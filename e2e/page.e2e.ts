@@ -173,6 +173,7 @@ test('the ledger’s first view needs at most 300 KB of JavaScript, gzipped', as
   })
   await openSample(page)
   await expect(today(page, 'Hall reef')).toBeVisible()
+  await page.waitForLoadState('networkidle')
   await Promise.all(asked)
   console.log(`first view: ${(bytes / 1000).toFixed(1)} KB`)
   expect(bytes).toBeLessThanOrEqual(300_000)
