@@ -13,6 +13,7 @@ import { styled } from 'styled-components'
 import { devicesOf } from '../../core/household/devices.ts'
 import { hasLiveRun } from '../../core/arrivals/run/live.ts'
 import { settingsOf } from '../../core/household/settings.ts'
+import { hasMetAmmonia } from '../../core/safety/met-ammonia.ts'
 import { hasMetCopper } from '../../core/safety/met-copper.ts'
 import { HouseholdProvider, useHousehold, useOpening, useShownSoon } from '../journal/provider.tsx'
 import { Small } from '../look/text.ts'
@@ -27,6 +28,7 @@ const FirstRun = lazy(async () => ({ default: (await import('../screens/first-ru
 const Welcome = lazy(async () => ({ default: (await import('../screens/first-run/Welcome.tsx')).Welcome }))
 const OpenBench = lazy(async () => ({ default: (await import('../bench/OpenBench.tsx')).OpenBench }))
 const DeviceBar = lazy(async () => ({ default: (await import('../devices/DeviceBar.tsx')).DeviceBar }))
+const AmmoniaBar = lazy(async () => ({ default: (await import('../safety/AmmoniaBar.tsx')).AmmoniaBar }))
 const CopperBar = lazy(async () => ({ default: (await import('../safety/CopperBar.tsx')).CopperBar }))
 const OpeningNotes = lazy(async () => ({ default: (await import('./opening/OpeningNotes.tsx')).OpeningNotes }))
 const Restored = lazy(async () => ({ default: (await import('./opening/Restored.tsx')).Restored }))
@@ -163,6 +165,7 @@ function Inside({ notices }: { notices: ReactNode }) {
     ['Notes on opening', () => recovered !== null || unreadable.length > 0, <OpeningNotes key={which} />],
     ['The clock’s warning', () => newest - now > CLOCK_BACK_MS, <ClockWarning key="clock" newest={newest} />],
     ['Copper that stays in things', () => hasMetCopper(journal), <CopperBar key="copper" />],
+    ['Ammonia', () => hasMetAmmonia(journal), <AmmoniaBar key="ammonia" />],
     ['The open bench', () => journal.ofKind('bench-start').length > 0, <OpenBench key="bench" />],
     ['Devices', () => devicesOf(journal).length > 0, <DeviceBar key="devices" />],
     ['The running acclimation', () => hasLiveRun(journal), <RunBar key="run" />],

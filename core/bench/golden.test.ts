@@ -69,6 +69,17 @@ describe('every procedure', () => {
       expect(source).toMatch(/\.md/)
     }
   })
+  test('that tells the tank’s heater off lists it among what is put back', () => {
+    const told = PROCEDURES.filter(({ before, steps }) =>
+      [...before, ...steps].some((one) => /tank’s (own )?heater unplugged/.test(JSON.stringify(one))),
+    )
+    expect(told.map(({ id }) => id)).toEqual(expect.arrayContaining(['peroxide-bench', 'bubble-rock', 'anemone-rock']))
+    for (const { id, after } of told)
+      expect({ id, isBack: after.some(({ switches }) => switches?.item === 'heater' && switches.running) }).toEqual({
+        id,
+        isBack: true,
+      })
+  })
   test('puts the top-off on only once the level is back', () => {
     for (const { id, after } of PROCEDURES) {
       const place = (item: string) => after.findIndex((one) => one.id === item)

@@ -10,6 +10,7 @@ import type { Tank } from '../../../core/household/tanks.ts'
 import { plural } from '../../../core/words/numbers.ts'
 import type { DueSomewhere } from './due.ts'
 import { useBeside } from './opened.ts'
+import { isPressing, PressingList, type PressingThings } from './PressingList.tsx'
 import { QuickForms } from './QuickForms.tsx'
 
 const Scroller = styled.div`
@@ -38,8 +39,16 @@ const Nothing = styled.p`
   font-size: 18px;
 `
 
-/** What is due in the whole household, late first: what a keeper with wet hands opens the phone for. */
-export function DueList({ due, tanks }: { due: readonly DueSomewhere[]; tanks: readonly Tank[] }) {
+/** What presses and what is due in the whole household, late first: what a keeper with wet hands opens the phone for. */
+export function DueList({
+  due,
+  tanks,
+  things,
+}: {
+  due: readonly DueSomewhere[]
+  tanks: readonly Tank[]
+  things: PressingThings
+}) {
   const [, openBeside] = useBeside()
   const late = due.filter(({ urgency }) => urgency.state === 'late').length
   return (
@@ -47,10 +56,11 @@ export function DueList({ due, tanks }: { due: readonly DueSomewhere[]; tanks: r
       <h2 className="visually-hidden">
         {plural(due.length, 'task')} due today, {late} late
       </h2>
+      {isPressing(things) && <PressingList things={things} />}
       <RoundOrder due={due} />
       {due.length === 0 && (
         <>
-          <Nothing>Nothing is due in the household.</Nothing>
+          {!isPressing(things) && <Nothing>Nothing is due in the household.</Nothing>}
           {tanks.map((tank) => (
             <Item key={tank.id}>
               <Where>{tank.name}</Where>

@@ -34,6 +34,7 @@ import { LateBar } from './LateBar.tsx'
 import { cellId, GridActionsContext, type CellPlace } from './GridCell.tsx'
 import { useBeside } from './opened.ts'
 import { ArrivalsContext, PlansContext } from './plans.ts'
+import { pressingThings } from './PressingList.tsx'
 import { TankTabs } from './TankTabs.tsx'
 import { TodayRow } from './TodayRow.tsx'
 
@@ -259,7 +260,13 @@ function LedgerGrid() {
                     onGo={(tankId) => goTo({ day: today, column: columns.findIndex(({ tank }) => tank.id === tankId) })}
                   />
                 )}
-                {isDueShown && <DueList due={household} tanks={columns.map(({ tank }) => tank)} />}
+                {isDueShown && (
+                  <DueList
+                    due={household}
+                    tanks={columns.map(({ tank }) => tank)}
+                    things={pressingThings(journal, plans, clock.instantAt(today + 1))}
+                  />
+                )}
                 <Scroller
                   hidden={isDueShown}
                   ref={scroller}

@@ -1,5 +1,7 @@
 import { useContext, type Ref } from 'react'
 import { styled } from 'styled-components'
+import { Link } from 'react-aria-components'
+import { openCases } from '../../../core/diagnosis/open-cases.ts'
 import { linesOn } from '../../../core/ledger/days.ts'
 import type { Thread } from '../../../core/ledger/threads.ts'
 import { MS_PER_DAY, type Day } from '../../../core/time/zone.ts'
@@ -9,6 +11,7 @@ import { parameterValue } from '../../../core/words/quantities.ts'
 import { useHousehold } from '../../journal/provider.tsx'
 import { ButtonLink, PlainButton } from '../../look/buttons.ts'
 import { dayAs, dayBeside, timeOf } from '../../../core/time/words.ts'
+import { caseName } from '../../words/case-entries.ts'
 import { contentMarks, marksText, newcomerName, wordingOf } from '../../words/entries.ts'
 import { useNow } from '../../frame/now.tsx'
 import { ArrivalTaskCard } from '../../arrivals/ArrivalTaskCard.tsx'
@@ -229,6 +232,7 @@ function TodayInside({ day, column: { tank }, gutter }: { day: Day; column: Colu
   const plans = useContext(PlansContext)
   const due = dueOn(plans, tank.id, day, day, settings.clock)
   const arriving = arrivalTasksOn(useContext(ArrivalsContext), tank.id, day, day, settings.clock)
+  const cases = openCases(journal).filter(({ start }) => start.tankId === tank.id)
   const warnings = plans.filter((plan) => tankOfPlan(plan) === tank.id).flatMap((plan) => plan.warnings)
   return (
     <Inside $gutter={gutter}>
@@ -270,7 +274,14 @@ function TodayInside({ day, column: { tank }, gutter }: { day: Day; column: Colu
           />
         </TaskPlace>
       ))}
-      {expected.length + due.length + arriving.length + lines.length === 0 && <When>Nothing due.</When>}
+      {cases.map(({ id, start }) => (
+        <Link key={id} href={`/diagnose/${id}`}>
+          Open case: {caseName(start)}
+        </Link>
+      ))}
+      {warnings.length + cases.length + expected.length + due.length + arriving.length + lines.length === 0 && (
+        <When>Nothing due.</When>
+      )}
       <LastReadings tankId={tank.id} today={day} />
       {lines.length > 0 && (
         <Done>

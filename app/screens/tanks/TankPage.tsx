@@ -10,7 +10,7 @@ import { iso } from '../../../core/time/zone.ts'
 import { quantityText, volume } from '../../../core/words/quantities.ts'
 import { useKeeping, UnkeptNote } from '../../journal/keeping.tsx'
 import { thisInstant, useNow } from '../../frame/now.tsx'
-import { CopperSteps } from '../../safety/CopperSteps.tsx'
+import { TankAlarms } from '../../safety/TankAlarms.tsx'
 import { Button, ButtonLink, PlainButton, PlainLink } from '../../look/buttons.ts'
 import { Page, PageHead, TwoParts } from '../../look/page.ts'
 import { Bar, Heading, Line, Quiet, Rows, Small, Stack, Title } from '../../look/text.ts'
@@ -85,7 +85,7 @@ function TankView({ tank, onEdit }: { tank: Tank; onEdit: () => void }) {
           <Button onPress={onEdit}>Change the tank or its sheet</Button>
         </Line>
       </PageHead>
-      <CopperSteps tank={tank} />
+      <TankAlarms tank={tank} />
       <TwoParts>
         <Stack $gap={30}>
           <section>

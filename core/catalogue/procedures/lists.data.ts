@@ -25,6 +25,12 @@ export const TOP_OFF_ON: ChecklistItem = {
   switches: { item: 'auto-top-off', running: true },
 }
 export const LEVEL_BACK: ChecklistItem = { id: 'level', words: 'Level back where it was' }
+/** The same where the tank's heater was unplugged for it, `TUBS_READY`. */
+export const LEVEL_AND_HEATER_BACK: ChecklistItem = {
+  id: 'level',
+  words: 'Level back where it was, then the tank’s heater on',
+  switches: { item: 'heater', running: true },
+}
 export const UV_OFF: ChecklistItem = { id: 'uv-off', words: 'UV off', switches: { item: 'uv', running: false } }
 export const UV_ON: ChecklistItem = { id: 'uv-on', words: 'UV as it was', switches: { item: 'uv', running: true } }
 export const CARBON_OUT: ChecklistItem = {
@@ -52,10 +58,11 @@ export const TUB_TEMPERATURE: StepRecord = {
 /** Water that is ready before anything is lifted. */
 export const TUBS_READY: ChecklistItem = {
   id: 'tubs',
-  words: 'Tubs of new salt water at the tank’s salinity, heater or warm pack in',
+  words: 'Tubs of new salt water at the tank’s salinity, heater or warm pack in; the tank’s own heater unplugged',
   amount: 'tub-water',
   records: [TUB_TEMPERATURE],
-  caution: 'The tank’s heater unplugged while rocks are out and the level is low; every cable with a drip loop, plugs dry.',
+  switches: { item: 'heater', running: false },
+  caution: 'Rocks out, the level falls under the heater, and it bursts. Every cable with a drip loop, plugs dry.',
 }
 
 /** Litres of a tub, asked before it begins. */

@@ -2,6 +2,7 @@ import {
   FLOW_OFF,
   FLOW_ON,
   HANDS,
+  LEVEL_AND_HEATER_BACK,
   LEVEL_BACK,
   OUT_OF_WATER,
   TOP_OFF_OFF,
@@ -226,7 +227,7 @@ export const PEROXIDE_PROCEDURES: readonly Procedure[] = [
       { id: 'rinse', title: 'Rinse twice in new salt water', each: true },
       { id: 'back', title: 'Back, the same side up', each: true },
     ],
-    after: [LEVEL_BACK, TOP_OFF_ON, HANDS],
+    after: [LEVEL_AND_HEATER_BACK, TOP_OFF_ON, HANDS],
     watch: [
       { afterHours: 24, words: 'stage, polyps open or not; each day for a week' },
       { afterHours: 168, words: 'regrowth: again, three rounds at most' },

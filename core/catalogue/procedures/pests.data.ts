@@ -3,6 +3,7 @@ import {
   FLOW_OFF,
   FLOW_ON,
   HANDS,
+  LEVEL_AND_HEATER_BACK,
   LEVEL_BACK,
   OUT_OF_WATER,
   TOP_OFF_OFF,
@@ -69,7 +70,7 @@ export const PEST_PROCEDURES: readonly Procedure[] = [
       { id: 'glue', title: 'Gel glue, then putty over every spot', each: true },
       { id: 'back', title: 'Back into the tank', each: true, ends: 'air', records: [LEFT] },
     ],
-    after: [LEVEL_BACK, TOP_OFF_ON, HANDS],
+    after: [LEVEL_AND_HEATER_BACK, TOP_OFF_ON, HANDS],
     watch: [
       { afterHours: 168, words: 'new bubbles, rock by rock; weekly for eight weeks' },
       { afterHours: 336, words: 'over twenty new ones: all again, and a crab that eats them' },
@@ -116,7 +117,7 @@ export const PEST_PROCEDURES: readonly Procedure[] = [
       { id: 'back', title: 'Back into the tank', each: true, ends: 'air', records: [LEFT] },
     ],
     after: [
-      LEVEL_BACK,
+      LEVEL_AND_HEATER_BACK,
       TOP_OFF_ON,
       { id: 'flood', words: 'Tray and tools flooded with cold fresh water, none of it back to the tank' },
       HANDS,
