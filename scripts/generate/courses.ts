@@ -24,7 +24,8 @@ function trackWords(track: Track): string {
   if (track.by === 'salinity')
     return `hold of the salinity for ${track.days} days, broken over ${track.high} alone; aim ${track.target}, under ${track.low} is a warning`
   if (track.by === 'elapsed') return `${track.days} whole local days from the start`
-  if (track.by === 'no-fish') return `hold of ${track.days} whole local days without fish, logged`
+  if (track.by === 'no-fish')
+    return `hold of ${track.days === 'option' ? 'the chosen number of' : track.days} whole local days without fish, logged${track.leastC === undefined ? '' : `; at ${track.leastC} °C and over, else ${track.elseDays}`}`
   return track.by === 'drug'
     ? `hold of the drug’s range for ${track.days} days: proven by readings, or logged where no test exists`
     : `hold without signs for ${track.days} days, logged`

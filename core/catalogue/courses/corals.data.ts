@@ -1,7 +1,7 @@
 import { DIP_PESTS } from '../corals/dip-pests.data.ts'
 import { CORAL_DIPS } from '../corals/coral-dips.data.ts'
 import type { Definition, Option, Rule, Step, Track } from './definition.ts'
-import { FISHLESS_EVENTS } from './fallow.data.ts'
+import { FISHLESS_EVENTS, WARM_45, warmRules, warmSteps, type Warm } from './fallow.data.ts'
 import { UNIVERSAL_STOP } from './plan-parts.ts'
 
 const GEAR = 'Gloves and goggles for every cut and dip: zoanthids and their relatives can hold palytoxin. Never heat, scrub dry or blow on them; keep children and pets away.'
@@ -124,7 +124,7 @@ const CYCLE: Definition = {
 }
 
 /** Corals and invertebrates of a batch in a tub without fish: quarantine.md 7.5. */
-const quarantineOf = (days: number): Definition => ({
+const quarantineOf = (days: number, warm?: Warm): Definition => ({
   id: `coral-${days}`,
   kind: 'coral',
   name: `coral quarantine, ${days} days`,
@@ -144,7 +144,17 @@ const quarantineOf = (days: number): Definition => ({
   days,
   ends: 'dips',
   lead: 'fishless',
-  tracks: [{ id: 'fishless', kind: 'hold', by: 'no-fish', name: 'days without fish', days }, dips],
+  tracks: [
+    {
+      id: 'fishless',
+      kind: 'hold',
+      by: 'no-fish',
+      name: 'days without fish',
+      days,
+      ...(warm && { leastC: warm.leastC, elseDays: warm.elseDays }),
+    },
+    dips,
+  ],
   steps: [
     CUT,
     ...DIP_STEPS,
@@ -172,13 +182,15 @@ const quarantineOf = (days: number): Definition => ({
       due: { day: 35, every: 7, until: days },
       how: 'Where a kit is shared: draw the sample into a throw-away cup and never pour it back; rinse, disinfect and dry the vial.',
     },
+    ...(warm ? warmSteps(days, warm) : []),
     { id: 'light', title: 'Light to', act: 'tick', due: { by: 'light-ramp' } },
     { id: 'feed', title: 'Feed corals and filter', act: 'feed', due: { by: 'ghost-feed' }, how: 'Pumps off for 20 to 30 minutes; then they go on again.' },
     { id: 'pumps-on', title: 'Pumps back on', act: 'switch', due: { by: 'pumps-on' } },
-    { id: 'close', title: 'Finish the quarantine', act: 'close', due: { by: 'close-dips' } },
+    { id: 'close', title: 'Finish the quarantine', act: 'close', due: { by: 'close-dips' }, ...(warm && { needs: ['warm'] }) },
   ],
   rules: [
     { id: 'full', role: 'hard', when: { track: 'fishless', is: 'full' }, says: `${days} whole days without fish` },
+    ...(warm ? warmRules(warm) : []),
     { id: 'clean', role: 'hard', when: { track: 'dips', is: 'full' }, says: 'enough clean dips on end' },
     COUNT_UP,
     ...FISHLESS_EVENTS,
@@ -191,6 +203,6 @@ const quarantineOf = (days: number): Definition => ({
 /** Quarantine of corals, and dips against a pest. */
 export const CORAL_COURSES: readonly Definition[] = [
   quarantineOf(76),
-  quarantineOf(45),
+  quarantineOf(45, WARM_45),
   CYCLE,
 ]

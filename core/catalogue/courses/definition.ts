@@ -79,6 +79,7 @@ export type Condition =
         | 'ammonia-low'
         | 'no-signs'
         | 'level-kept'
+        | 'kept-warm'
         | 'late-move'
         | 'bath-spacing'
         | 'bath-without-move'
@@ -139,7 +140,16 @@ type TrackKind =
   /** Days that pass, whatever happens. */
   | { id: string; kind: 'hold'; name: string; by: 'elapsed'; days: number }
   /** Whole local days without any fish in the tank, quarantine.md 7.5. */
-  | { id: string; kind: 'hold'; name: string; by: 'no-fish'; days: number }
+  | {
+      id: string
+      kind: 'hold'
+      name: string
+      by: 'no-fish'
+      days: number | 'option'
+      /** As warm as this all the days, °C; so many days where it was not. */
+      leastC?: number
+      elseDays?: number
+    }
   /** Moves from tank to tank, quarantine.md 7.2. */
   | {
       id: string

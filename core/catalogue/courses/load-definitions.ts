@@ -26,7 +26,7 @@ export const DEFINITION_FILES: readonly DefinitionFile[] = [
   },
   { ids: ['rest'], load: async () => (await import('./rest.data.ts')).REST_COURSES },
   {
-    ids: ['fallow-76', 'fallow-45', 'fallow-velvet', 'fallow-brook'],
+    ids: ['fallow-76', 'fallow-45', 'fallow-velvet', 'fallow-fluke', 'fallow-brook', 'fallow-fw'],
     load: async () => (await import('./fallow.data.ts')).FALLOW_COURSES,
   },
   {

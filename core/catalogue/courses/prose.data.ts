@@ -250,6 +250,20 @@ export const PROSE: Readonly<Record<string, DefinitionProse>> = {
     cautions: ['Nothing that is wet with fish water may enter: tools, hands, snails, plugs. Keep the temperature constant.'],
     source: 'quarantine.md 7.5, fallow-brook',
   },
+  'fallow-fluke': {
+    what: 'No fish for 28 to 45 whole days, so that what needs one dies out. Eggs take up to about 21 days, larvae two more, and a margin; the longer one is the safer.',
+    hints: { main: 'a display whose fish are out, or a tub of corals and invertebrates' },
+    whys: {},
+    cautions: ['Nothing that is wet with fish water may enter: tools, hands, snails, plugs. Keep the temperature constant, 25 to 28 °C.'],
+    source: 'quarantine.md 7.5, fallow-fluke',
+  },
+  'fallow-fw': {
+    what: 'No fish for 28 whole days, so that what needs one dies out; 14 are enough at 25 °C, where swimmers without a fish starve within days.',
+    hints: { main: 'a tank whose fish are out' },
+    whys: {},
+    cautions: ['Nothing that is wet with fish water may enter: tools, hands, snails, plants. Keep the temperature constant.'],
+    source: 'quarantine.md 7.5, fallow-fw',
+  },
   'coral-76': {
     what: 'Corals and invertebrates 76 whole days without fish, dipped and looked at after dark. The default: the longest cyst seen took 72 days. With fish in the tub it counts pests only, not parasites.',
     hints: { main: 'without fish; one batch at a time' },

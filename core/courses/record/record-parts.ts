@@ -11,7 +11,7 @@ import { psuOfGravity } from '../../salinity/gravity.ts'
 import { MS_PER_DAY, MS_PER_HOUR } from '../../time/zone.ts'
 import type { Course } from '../course.ts'
 import type { CourseRecord } from './record.ts'
-import type { FishlessTrack } from '../tracks/fishless.ts'
+import { fishlessDays, type FishlessTrack } from '../tracks/fishless.ts'
 import { isWholeDip } from '../tracks/dips.ts'
 import { countedMassMg } from '../../dosing/counted-mass.ts'
 
@@ -79,7 +79,7 @@ export function fallowFacts(
         .map(({ from, to }) => ({ from, to: to !== null && to > until ? null : to, animalId })),
     )
   // What stood as many days without fish as are counted here has been through its quarantine.
-  const hadFish = (from: string, at: number): boolean => hadFishWithin(journal, from, at, counted.days)
+  const hadFish = (from: string, at: number): boolean => hadFishWithin(journal, from, at, fishlessDays(counted, course))
   return {
     fishIn,
     wetItems: [

@@ -27,6 +27,7 @@ import { dewormSpacing, missedRedose, salinityEvent } from './dose-rules.ts'
 import { compared } from './quantities.ts'
 import { levelEvent, levelKept, twoInRange } from './level-rules.ts'
 import { bathEvent, lateMove, setsDry } from './round-rules.ts'
+import { keptWarm } from './warm-rules.ts'
 
 /** A rule of a course and how it stands. `ask`: only the keeper can say; `unknown`: no reading decides it. */
 export interface RuleState {
@@ -273,6 +274,10 @@ function judge(input: RuleInput, condition: Condition, id: string): Judged {
       return noSigns(input)
     case 'level-kept':
       return levelKept(input)
+    case 'kept-warm': {
+      const warm = keptWarm(input)
+      return warm.state === 'ask' && saidBy(input, id).state === 'holds' ? saidBy(input, id) : warm
+    }
     case 'late-move':
       return lateMove(input)
     case 'bath-spacing':
@@ -343,6 +348,7 @@ function signSeen(
 
 const DAYS_WORDS: Record<string, (input: RuleInput) => string> = {
   held: ({ facts }) => `in range ${facts.course.requiredDays} days on end`,
+  full: ({ fishless }) => `${fishless?.needsDays} whole days without fish`,
 }
 
 /** Rules of the treatment of a plan: they end with it. */

@@ -4,7 +4,7 @@ import { MS_PER_DAY, MS_PER_MINUTE, minuteOfTime } from '../../time/zone.ts'
 import { listed, plural } from '../../words/numbers.ts'
 import { dipOf, plannedDip } from '../amounts/planned-dip.ts'
 import { DIP_EARLY_MS, DIP_LATE_MS } from '../tracks/dips.ts'
-import { base, type Draft, type TaskInput } from './step-input.ts'
+import { base, waitsForOf, type Draft, type TaskInput } from './step-input.ts'
 
 /** Weekly looks after the last clean dip: outbreaks.md 5.2, coral-dip-cycle 4. */
 const LOOK_EVERY_DAYS = 7
@@ -189,6 +189,7 @@ export function closeDipsTask(input: TaskInput, step: Step): Draft | null {
   const notBefore = Math.max(dips.fullAt, fishless?.fullAt ?? 0)
   const best = fishless ? notBefore : notBefore + CLEAN_LOOK_DAYS * MS_PER_DAY
   const isFull = dips.state === 'full' && (!fishless || fishless.state === 'full')
+  const waitsFor = isFull ? waitsForOf(input, step) : []
   return {
     ...base(input, step, 0),
     title: step.title,
@@ -196,5 +197,6 @@ export function closeDipsTask(input: TaskInput, step: Step): Draft | null {
     notBefore,
     best,
     notAfter: best + 30 * MS_PER_DAY,
+    ...(waitsFor.length > 0 && { waitsFor }),
   }
 }

@@ -1,6 +1,6 @@
 import type { Step } from '../../catalogue/courses/definitions.ts'
 import { MS_PER_DAY } from '../../time/zone.ts'
-import { base, dayNumber, type Draft, type TaskInput } from './step-input.ts'
+import { base, dayNumber, waitsForOf, type Draft, type TaskInput } from './step-input.ts'
 
 /** A tiny feed every local day that no fish eats from: quarantine.md 7.5, fallow rules. */
 export function ghostFeedTasks(input: TaskInput, step: Step): Draft[] {
@@ -28,6 +28,7 @@ export function ghostFeedTasks(input: TaskInput, step: Step): Draft[] {
 export function closeCountTask(input: TaskInput, step: Step): Draft | null {
   const { fishless } = input
   if (!fishless || fishless.fullAt === null) return null
+  const waitsFor = fishless.state === 'full' ? waitsForOf(input, step) : []
   return {
     ...base(input, step, 0),
     title: step.title,
@@ -38,5 +39,6 @@ export function closeCountTask(input: TaskInput, step: Step): Draft | null {
     notBefore: fishless.fullAt,
     best: fishless.fullAt,
     notAfter: fishless.fullAt + 30 * MS_PER_DAY,
+    ...(waitsFor.length > 0 && { waitsFor }),
   }
 }

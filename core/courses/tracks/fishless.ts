@@ -1,6 +1,7 @@
 import type { Track } from '../../catalogue/courses/definitions.ts'
 import type { ContentOf } from '../../journal/entry.ts'
 import type { ZoneClock } from '../../time/zone.ts'
+import type { Course } from '../course.ts'
 import type { CourseRecord } from '../record/record.ts'
 
 export type FishlessTrack = Extract<Track, { by: 'no-fish' }>
@@ -28,6 +29,10 @@ export interface FishlessState {
   restarts: readonly FishlessRestart[]
 }
 
+/** Whole days that a track asks for: its own, or those that were chosen at the start. */
+export const fishlessDays = ({ days }: FishlessTrack, { requiredDays }: Pick<Course, 'requiredDays'>): number =>
+  days === 'option' ? requiredDays : days
+
 /**
  * Days without fish in a course's tank: they begin at the first local midnight after the last fish left, and whatever may carry a
  * parasite in sets them back to the midnight after it. Once full they stay full: fish that come back do not undo them.
@@ -38,6 +43,7 @@ export function countFishless(record: CourseRecord, clock: ZoneClock): FishlessS
     (one): one is FishlessTrack => one.kind === 'hold' && one.by === 'no-fish',
   )
   if (!track) return null
+  const needsDays = fishlessDays(track, course)
   const midnightAfter = (at: number): number => clock.instantAt(clock.dayOf(at) + 1)
   const firstLeft = Math.min(...fishIn.map(({ to }) => to ?? Infinity))
   const hadFish = fishIn.length > 0
@@ -53,7 +59,7 @@ export function countFishless(record: CourseRecord, clock: ZoneClock): FishlessS
     return who === undefined ? {} : { animalId: who }
   }
   const isIn = (at: number): boolean => fishIn.some(({ from, to }) => from <= at && (to === null || to > at))
-  const fullAfter = (begun: number): number => clock.instantAt(clock.dayOf(begun) + track.days)
+  const fullAfter = (begun: number): number => clock.instantAt(clock.dayOf(begun) + needsDays)
   const restarts: FishlessRestart[] = []
   let fullAt: number | null = null
   let begun: number | null = null
@@ -88,8 +94,8 @@ export function countFishless(record: CourseRecord, clock: ZoneClock): FishlessS
     track,
     state,
     begunAt: begun,
-    days: Math.min(track.days, days),
-    needsDays: track.days,
+    days: Math.min(needsDays, days),
+    needsDays,
     fullAt: fullAt ?? (begun === null ? null : fullAfter(begun)),
     restarts,
   }

@@ -57,6 +57,9 @@ const { clock } = KEEPER_SETTINGS
 const FIRST_LEVELS: Readonly<Record<string, Readonly<Record<string, number>>>> = {
   'nutrient-lower': { no3: 35, po4: 0.25 },
   'nutrient-raise': { no3: 0.5, po4: 0.01 },
+  'fallow-45': { temp: 27.5 },
+  'coral-45': { temp: 27.5 },
+  'fallow-fw': { temp: 25.5 },
   'element-correct': { k: 350, ca: 380, mg: 1200, 'alk-kh': 6.8 },
 }
 const DRIFTS: Readonly<Record<string, Readonly<Record<string, { perDay: number; until: number }>>>> = {
