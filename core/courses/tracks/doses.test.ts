@@ -30,6 +30,28 @@ describe('two dewormings a week apart, day five to nine: quarantine.md 7.2', () 
     expect(it.count(day, '10:00', 'dewormings')).toMatchObject({ state, has })
   })
 
+  test('one too early does not count, and the next is no sooner than five days after it', () => {
+    const it = dewormed([0, '08:00'], [3, '08:00'])
+    expect(it.count(3, '09:00', 'dewormings')).toMatchObject({ state: 'running', has: 1 })
+    expect(it.tasks(3, '09:00', 'deworm').map(({ window }) => window)).toEqual([['8 08:00', '8 08:00', '9 08:00']])
+    it.dose(8, '08:00', 'praziquantel', ROUND_MG)
+    expect(it.count(8, '09:00', 'dewormings')).toMatchObject({ state: 'full', has: 2 })
+  })
+
+  test('so late that no third fits the first, it is the first of the pair with the third', () => {
+    const it = dewormed([0, '08:00'], [4, '20:00'])
+    expect(it.tasks(5, '09:00', 'deworm').map(({ window }) => window)).toEqual([['9 20:00', '9 20:00', '13 20:00']])
+    expect(it.count(9, '12:00', 'dewormings')).toMatchObject({ state: 'running' })
+    it.dose(9, '21:00', 'praziquantel', ROUND_MG)
+    expect(it.count(9, '22:00', 'dewormings')).toMatchObject({ state: 'full', has: 2, restarts: [] })
+  })
+
+  test('two too early in a row: five days after the last of them', () => {
+    const it = dewormed([0, '08:00'], [2, '08:00'], [4, '08:00'])
+    expect(it.count(4, '09:00', 'dewormings')).toMatchObject({ has: 1 })
+    expect(it.tasks(4, '09:00', 'deworm')[0]!.window).toEqual(['9 08:00', '9 08:00', '9 08:00'])
+  })
+
   test('a late second begins a new pair: the restart has its rule, and the next is due a week after it', () => {
     const it = dewormed([0, '08:00'], [11, '08:00'])
     const count = it.count(11, '09:00', 'dewormings')

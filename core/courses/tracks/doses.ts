@@ -52,11 +52,16 @@ function anchorOf({ first }: DoseTrack, anchors: Anchors): number | null {
 function countGiven(
   track: DoseTrack,
   given: readonly GivenDose[],
-): Pick<DosesState, 'restarts' | 'missed' | 'notCounted'> & { done: number[] } {
+): Pick<DosesState, 'restarts' | 'missed' | 'notCounted'> & {
+  done: number[]
+  /** One that came too early since the last that counts, ms. */
+  early: number | null
+} {
   const restarts: { at: number; why: 'deworm-spacing'; hoursOff: number }[] = []
   let done: number[] = []
   let missed = 0
   let notCounted: DosesState['notCounted'] = null
+  let early: number | null = null
   for (const { at, isWhole } of given) {
     if (done.length >= track.need) break
     if (!isWhole) {
@@ -67,11 +72,17 @@ function countGiven(
     if (last !== undefined) {
       const [least, best, most] = gapAfter(track, done.length - 1)
       const hours = (at - last) / MS_PER_HOUR
-      if (hours < least - 1e-9) {
+      const sinceEarly: number = early === null ? Infinity : (at - early) / MS_PER_HOUR
+      if (Math.min(hours, sinceEarly) < least - 1e-9) {
         notCounted = { at, why: 'early' }
+        early = at
         continue
       }
-      if (hours > most + 1e-9) {
+      if (hours > most + 1e-9 && early !== null && sinceEarly <= most + 1e-9) {
+        // The one that came too early and this one are right for each other.
+        done.pop()
+        done.push(early)
+      } else if (hours > most + 1e-9) {
         if (track.missed === 'redo') {
           restarts.push({ at, why: 'deworm-spacing', hoursOff: hours - best })
           done = []
@@ -79,29 +90,35 @@ function countGiven(
       }
     }
     done.push(at)
+    early = null
   }
-  return { done, restarts, missed, notCounted }
+  return { done, restarts, missed, notCounted, early }
 }
 
 function aheadOf(
   track: DoseTrack,
   {
     done,
+    early,
     givenInAll,
     anchor,
     now,
-  }: { done: readonly number[]; givenInAll: number; anchor: number | null; now: number },
+  }: { done: readonly number[]; early: number | null; givenInAll: number; anchor: number | null; now: number },
 ): ExpectedDose[] {
   const ahead: ExpectedDose[] = []
   let last = done.at(-1) ?? null
   if (last === null && anchor === null) return ahead
   for (let i = done.length; i < track.need; i++) {
     const hours = i === 0 ? track.first.hours : gapAfter(track, i - 1)
-    const [notBefore, best, notAfter] = hours.map((one) => (last ?? anchor!) + one * MS_PER_HOUR) as [
-      number,
-      number,
-      number,
-    ]
+    const windowFrom = (from: number) => hours.map((one) => from + one * MS_PER_HOUR) as [number, number, number]
+    let [notBefore, best, notAfter] = windowFrom(last ?? anchor!)
+    if (early !== null && i === done.length) {
+      // No sooner after one that came too early than after one that counts.
+      const [fromEarly, , untilEarly] = windowFrom(early)
+      if (fromEarly > notAfter) notAfter = untilEarly
+      notBefore = Math.max(notBefore, fromEarly)
+      best = Math.max(best, notBefore)
+    }
     ahead.push({ ordinal: givenInAll + i - done.length, notBefore, best, notAfter })
     // What is overdue is done now at the earliest, and the rest follows from there.
     last = notAfter < now ? now : best
@@ -116,16 +133,15 @@ function aheadOf(
  */
 export function countDoses(track: DoseTrack, record: CourseRecord, anchors: Anchors): DosesState {
   const given = record.given.filter((one) => one.track === track.id)
-  const counted = countGiven(track, given)
+  const { early, ...counted } = countGiven(track, given)
   const { done } = counted
   const isFull = done.length >= track.need
   const last = done.at(-1)
-  const mostHours = last === undefined ? 0 : gapAfter(track, done.length - 1)[2]
-  const lateMs = isFull || last === undefined ? 0 : record.now - last - mostHours * MS_PER_HOUR
-  const isBroken = lateMs > 0 && track.missed === 'redo'
   const ahead = isFull
     ? []
-    : aheadOf(track, { done, givenInAll: given.length, anchor: anchorOf(track, anchors), now: record.now })
+    : aheadOf(track, { done, early, givenInAll: given.length, anchor: anchorOf(track, anchors), now: record.now })
+  const lateMs = last === undefined ? 0 : record.now - (ahead[0]?.notAfter ?? record.now)
+  const isBroken = lateMs > 0 && track.missed === 'redo'
   // A pair that is broken begins again with the round that is overdue.
   const [gapLeast, gapBest, gapMost] = gapAfter(track, 0)
   const overdue = ahead[0]
