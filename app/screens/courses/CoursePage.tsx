@@ -148,9 +148,14 @@ function CourseBody({ plan }: { plan: CoursePlan }) {
         <Stack $gap={24}>
           {(plan.warnings.length > 0 || concerns.length > 0) && (
             <Stack $gap={10}>
-              {plan.warnings.map(({ id, tone, text }) => (
+              {plan.warnings.map(({ id, tone, text, offers }) => (
                 <Bar key={id} $tone={tone}>
-                  {text}
+                  {text}{' '}
+                  {offers && (
+                    <PlainLink href={`/courses/new?definition=${offers.definitionId}&tank=${tankOfPlan(plan)}`}>
+                      {offers.label}
+                    </PlainLink>
+                  )}
                 </Bar>
               ))}
               {concerns.map(({ rule, what, reason, severity }) => (

@@ -192,7 +192,7 @@ describe('the end', () => {
       says: 'Burr scratching, today 08:40',
     })
     expect(it.plan(16, '09:00').warnings.map(({ text }) => text)).toEqual([
-      'Burr: scratching, seen today 08:40. No move while signs show.',
+      'Burr: scratching, seen today 08:40. No move out of the medicine while signs show.',
     ])
   })
 

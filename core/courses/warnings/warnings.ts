@@ -1,6 +1,5 @@
 import type { Settings } from '../../household/settings.ts'
 import { animalById, animalLabel } from '../../household/animals.ts'
-import { signById } from '../../catalogue/sign.ts'
 import { productById } from '../../household/shelf.ts'
 import { tankById } from '../../household/tanks.ts'
 import type { Journal } from '../../journal/journal.ts'
@@ -21,6 +20,7 @@ import { gravityOfPsu } from '../../salinity/gravity.ts'
 import type { SalinityState } from '../tracks/salinity.ts'
 import type { CourseRecord, Restart } from '../record/record.ts'
 import type { Observation } from '../tracks/watch.ts'
+import { signSentence } from './sign-warnings.ts'
 import { dipSentences, fishlessSentences } from './wait-warnings.ts'
 import type { Watched } from '../record/watched.ts'
 
@@ -29,9 +29,11 @@ export interface CourseWarning {
   id: string
   tone: 'act' | 'soon'
   text: string
+  /** A course that is offered instead, and what its start is called. */
+  offers?: { definitionId: string; label: string }
 }
 
-interface WarningInput {
+export interface WarningInput {
   journal: Journal
   settings: Settings
   facts: CourseRecord
@@ -358,24 +360,6 @@ export function warningsOf(input: WarningInput): CourseWarning[] {
       text: `${animal ? animalLabel(animal) : 'A fish'} died ${momentBeside(death.at, now, settings.clock)} and nobody knows why${course.definition.kind === 'plan' ? '' : ': fourteen days are added to the watch after the course'}. Within the hour gills and a scrape of skin under the microscope still tell; kept cool in a bag, not frozen, a veterinarian can look. Write the cause with the death once it is known.`,
     })
   }
-  const sign = seen.signs.findLast(({ at }) => now - at < 2 * MS_PER_DAY)
-  if (sign) {
-    const animal = animalById(journal, sign.animalId)
-    const who = animal ? animalLabel(animal) : 'A fish'
-    const label = signById(sign.sign)?.label ?? sign.sign
-    warnings.push(
-      observation
-        ? {
-            id: 'sign',
-            tone: 'act',
-            text: `${who}: ${label}, seen ${momentBeside(sign.at, now, settings.clock)}. Back to treatment; the observation starts at nothing.`,
-          }
-        : {
-            id: 'sign',
-            tone: 'soon',
-            text: `${who}: ${label}, seen ${momentBeside(sign.at, now, settings.clock)}.${course.definition.kind === 'plan' ? '' : ' No move while signs show.'}`,
-          },
-    )
-  }
+  warnings.push(signSentence(input))
   return warnings.filter((warning) => warning !== null).sort((a, b) => rankOf(a) - rankOf(b))
 }
