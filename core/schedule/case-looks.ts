@@ -1,4 +1,5 @@
 import { experimentsOf } from '../diagnosis/experiments.ts'
+import { goneAnimals } from '../diagnosis/gone.ts'
 import { DARK_JAR_HOURS, DARK_JAR_LATE_HOURS, nightTestOf } from '../diagnosis/night-test.ts'
 import type { Journal, Line } from '../journal/journal.ts'
 import { MS_PER_DAY, MS_PER_HOUR } from '../time/zone.ts'
@@ -52,12 +53,12 @@ function lookAtJar(caseId: string, lines: readonly Line[]): Look[] {
  * @param now ms
  */
 export const caseLookTasks = (journal: Journal, now: number): CaseTask[] =>
-  journal.ofKind('case-start').flatMap(({ content: { caseId, tankId } }): CaseTask[] => {
+  journal.ofKind('case-start').flatMap(({ content: { caseId, tankId, animalIds } }): CaseTask[] => {
     const lines = journal.about(`case:${caseId}`).filter(({ struck }) => !struck)
     const last = lines.findLast(
       ({ content }) => content.kind === 'case-end' || (content.kind === 'case-mark' && content.mark === 'reopened'),
     )
-    if (last?.content.kind === 'case-end') return []
+    if (last?.content.kind === 'case-end' || goneAnimals(journal, { animalIds })) return []
     return [...lookAtChange(caseId, lines), ...lookAtJar(caseId, lines)].flatMap(
       (look) => asItStands(journal, { ...look, tankId, caseId }, now) ?? [],
     )

@@ -16,7 +16,7 @@ import { Heading, Line, Quiet, Rows, Small, Stack } from '../../look/text.ts'
 import { useCaseKeeping } from './useCaseKeeping.tsx'
 
 /** One thing changed at a time, and what was seen of it. */
-export function Experiments({ one }: { one: Case }) {
+export function Experiments({ one, isOver }: { one: Case; isOver: boolean }) {
   const { settings } = useHousehold()
   const now = useNow()
   const { mark, note } = useCaseKeeping(one)
@@ -45,7 +45,7 @@ export function Experiments({ one }: { one: Case }) {
   const look = seen.handleSubmit(async ({ words }) => {
     if (words.trim() !== '' && (await mark({ mark: 'experiment-result', words: words.trim() }))) seen.reset()
   })
-  if (one.experiments.length === 0 && one.ended !== null) return null
+  if (one.experiments.length === 0 && isOver) return null
   return (
     <section>
       <Heading>One thing at a time</Heading>
@@ -62,7 +62,7 @@ export function Experiments({ one }: { one: Case }) {
           </li>
         ))}
       </Rows>
-      {running && one.ended === null && (
+      {running && !isOver && (
         <Form onSubmit={(event) => void look(event)}>
           <Line style={{ alignItems: 'end' }}>
             <TextField control={seen.control} most={WORDS_LETTERS} name="words" label="What was seen" />
@@ -70,7 +70,7 @@ export function Experiments({ one }: { one: Case }) {
           </Line>
         </Form>
       )}
-      {!running && one.ended === null && !isOpen && (
+      {!running && !isOver && !isOpen && (
         <>
           <Small style={{ paddingTop: 10 }}>Change one thing, look after some days; two at once tell nothing.</Small>
           <PlainButton onPress={() => setIsOpen(true)}>change one thing</PlainButton>

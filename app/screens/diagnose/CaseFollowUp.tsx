@@ -12,11 +12,11 @@ import { CloseCase } from './CloseCase.tsx'
 import { useCaseKeeping } from './useCaseKeeping.tsx'
 
 /** What is kept of a case beside its signs: causes, one change at a time, pictures, how the signs went, and its end. */
-export function CaseFollowUp({ one, ranking }: { one: Case; ranking: CaseRanking }) {
+export function CaseFollowUp({ one, ranking, isOver }: { one: Case; ranking: CaseRanking; isOver: boolean }) {
   return (
     <>
       <Causes one={one} ranking={ranking} />
-      <Experiments one={one} />
+      <Experiments one={one} isOver={isOver} />
       {one.nightTest !== null && (
         <section>
           <Heading>The dark jar</Heading>

@@ -4,9 +4,12 @@ import type { Answer } from '../../../core/catalogue/diagnosis/diagnosis.types.t
 import { answersOf, caseById, type Case, reopenContent } from '../../../core/diagnosis/cases.ts'
 import type { CaseSubject } from '../../../core/diagnosis/context.ts'
 import { conditionName } from '../../../core/diagnosis/condition-facts.ts'
+import { goneAnimals } from '../../../core/diagnosis/gone.ts'
+import { animalLabel } from '../../../core/household/animals.ts'
 import { tankById } from '../../../core/household/tanks.ts'
 import { dayBeside } from '../../../core/time/words.ts'
 import { iso } from '../../../core/time/zone.ts'
+import { listed } from '../../../core/words/numbers.ts'
 import { thisInstant, useNow } from '../../frame/now.tsx'
 import { useKeeping, UnkeptNote } from '../../journal/keeping.tsx'
 import { useHousehold } from '../../journal/provider.tsx'
@@ -74,6 +77,8 @@ function CaseBody({ one }: { one: Case }) {
   )
   const tank = tankById(journal, start.tankId)
   const place = tank && whereToLook(tank).find(({ table }) => table === start.table)
+  const gone = ended ? null : goneAnimals(journal, start)
+  const isOver = ended !== null || gone !== null
   const isCoral = start.table === 'coral-and-pests'
   return (
     <Page>
@@ -106,17 +111,27 @@ function CaseBody({ one }: { one: Case }) {
             </Button>
           </Line>
         </Stack>
+      ) : gone ? (
+        <Bar $tone="act" style={{ marginBottom: 20 }}>
+          {listed(
+            gone.map(
+              (animal) =>
+                `${animalLabel(animal)} ${animal.end!.how === 'died' ? 'died' : 'left'} ${dayBeside(clock.dayOf(animal.end!.at), clock.dayOf(now))}`,
+            ),
+          )}
+          . Nothing more is asked here: write what it was, if it is known, and close the case below.
+        </Bar>
       ) : (
         <NowLines ranking={ranking} />
       )}
       <TwoParts>
         <Stack $gap={28}>
-          {!ended && !isLooking && (
+          {!isOver && !isLooking && (
             <div>
               <PrimaryButton onPress={() => setIsLooking(true)}>Look again: what is seen now</PrimaryButton>
             </div>
           )}
-          {!ended && isLooking && (
+          {!isOver && isLooking && (
             <SignBoard
               table={start.table}
               subject={isCoral ? null : (place?.subject ?? null)}
@@ -127,7 +142,7 @@ function CaseBody({ one }: { one: Case }) {
               microscopeHref={`/diagnose/microscope/sample?case=${one.id}`}
             />
           )}
-          <CaseFollowUp one={one} ranking={ranking} />
+          <CaseFollowUp one={one} ranking={ranking} isOver={isOver} />
         </Stack>
         <Stack $gap={24}>
           <RankingPanel
@@ -137,7 +152,7 @@ function CaseBody({ one }: { one: Case }) {
             ownCount={countOf(own)}
             tankId={start.tankId}
             caseId={one.id}
-            onAnswer={ended ? null : onAnswer}
+            onAnswer={isOver ? null : onAnswer}
           />
           <Happened tankId={start.tankId} until={startedAt} />
         </Stack>

@@ -198,6 +198,21 @@ describe('a case', () => {
     expect(screen.getByRole('button', { name: 'Close the case' })).toBeVisible()
   })
 
+  test('of an animal that died says so and asks nothing more, but can be closed', async () => {
+    const died: Content = {
+      kind: 'death',
+      happened: fromNow(-DAY / 2),
+      animalId: 'tang',
+      tankId: 'quar',
+      count: 1,
+    }
+    await open('/diagnose/k', CASE, died)
+    expect(await screen.findByText(/^Sky died .* Nothing more is asked here/)).toBeVisible()
+    expect(screen.queryByRole('button', { name: /Look again/ })).toBeNull()
+    expect(screen.queryByText(/most telling/i)).toBeNull()
+    expect(screen.getByRole('button', { name: 'Close the case' })).toBeVisible()
+  })
+
   test('what has no cure is said plainly, and both views stand', async () => {
     await open(
       '/diagnose/k',
