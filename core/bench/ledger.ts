@@ -5,7 +5,10 @@ import { peroxideStrength } from '../dosing/peroxide.ts'
 import { productById, shelfOf, type ShelfProduct } from '../household/shelf.ts'
 import type { Content, ContentOf } from '../journal/entry.ts'
 import type { Journal } from '../journal/journal.ts'
-import { courseById } from '../courses/course.ts'
+import { courseById, coursesOf } from '../courses/course.ts'
+import { coursePlan } from '../courses/plan.ts'
+import type { CourseTask } from '../courses/tasks.ts'
+import { DEFAULT_SETTINGS, settingsOf } from '../household/settings.ts'
 import { wordContent } from '../schedule/task.ts'
 import { iso, MS_PER_MINUTE } from '../time/zone.ts'
 import { amountOf, askedFigure, SAME_STRENGTH, type AmountInput } from './amounts.ts'
@@ -278,13 +281,55 @@ function madeBy(journal: Journal, run: BenchRun, one: FollowedOccasion, netL: nu
 /** Acts of a course that only the keeper's word finishes: doses, baths, moves and counts are found by their entries. */
 const BY_WORD: ReadonlySet<string> = new Set(['bench', 'tick'])
 
-/** The word that the task is done that the run was begun for, where its own entries do not say so. */
-function taskWord(journal: Journal, { taskId, tankId, courseId }: BenchStart, now: number): Content[] {
-  if (taskId === undefined || tankId === undefined) return []
+/** Open tasks of the plans of a tank that a procedure does: a run that was begun from the bench's own list belongs to them too. */
+function openTasksOf(
+  journal: Journal,
+  procedureId: string,
+  { tankId, courseId }: BenchStart,
+  now: number,
+): CourseTask[] {
+  const settings = settingsOf(journal) ?? DEFAULT_SETTINGS
+  return coursesOf(journal)
+    .filter(
+      ({ id, tankId: where, ended, startedAt, definition }) =>
+        where === tankId &&
+        ended === null &&
+        startedAt <= now &&
+        (courseId === undefined || id === courseId) &&
+        definition.steps.some(({ act, procedure }) => act === 'bench' && procedure === procedureId),
+    )
+    .flatMap((course) => coursePlan(journal, course, settings, now).tasks)
+    .filter(
+      ({ act, procedure, notBefore, state }) =>
+        act === 'bench' && procedure === procedureId && notBefore <= now && state !== 'ahead',
+    )
+}
+
+/** The word that a task is done, and with it what the same run does of the plan. */
+function doneWords(
+  journal: Journal,
+  { id, courseId }: { id: string; courseId: string | undefined },
+  tankId: string,
+  now: number,
+): Content[] {
+  const [, stepId, ordinal] = id.split('/')
   const course = courseId === undefined ? null : courseById(journal, courseId)
-  const step = course?.definition.steps.find(({ id }) => taskId.split('/')[1] === id)
-  if (course && !BY_WORD.has(step?.act ?? '')) return []
-  return [wordContent({ id: taskId, tankId, ...(courseId !== undefined && { courseId }) }, 'done', now)]
+  const steps = course?.definition.steps ?? []
+  if (course && !BY_WORD.has(steps.find((one) => one.id === stepId)?.act ?? '')) return []
+  const parts = steps
+    .filter(({ partOfBench }) => partOfBench === stepId)
+    .map((one) => `${courseId}/${one.id}/${ordinal}`)
+  return [id, ...parts].map((taskId) =>
+    wordContent({ id: taskId, tankId, ...(courseId !== undefined && { courseId }) }, 'done', now),
+  )
+}
+
+/** The words that the tasks are done that a run did, where its own entries do not say so. */
+function taskWords(journal: Journal, procedureId: string, start: BenchStart, now: number): Content[] {
+  const { taskId, tankId, courseId } = start
+  if (tankId === undefined) return []
+  const tasks = taskId === undefined ? openTasksOf(journal, procedureId, start, now) : [{ id: taskId, courseId }]
+  return tasks.flatMap((task) => doneWords(journal, task, tankId, now))
 }
 
 /**
@@ -306,6 +351,6 @@ export function ledgerOf(journal: Journal, run: BenchRun, netL: number | null, n
     ...bathsOf(run),
     ...occasions.flatMap((one) => madeBy(journal, run, one, netL)),
     ...countsOf(run),
-    ...(isDone ? taskWord(journal, start, now) : []),
+    ...(isDone ? taskWords(journal, procedure.id, start, now) : []),
   ]
 }

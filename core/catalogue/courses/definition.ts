@@ -333,6 +333,8 @@ export interface Step {
   mgPerL?: number
   /** The procedure of the bench that does it. */
   procedure?: string
+  /** The step whose run at the bench does this one too. */
+  partOfBench?: string
   /** The page of the app where it is worked out. */
   page?: PlanPage
 }

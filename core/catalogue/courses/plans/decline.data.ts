@@ -64,6 +64,7 @@ export const DECLINE_PLANS: readonly Definition[] = [
         id: 'step-2',
         title: 'Iodine dip, rinse, isolation tank; flow back on',
         act: 'tick',
+        partOfBench: 'step-1',
         due: { day: 0 },
         how: 'Part of the bench. Back to the display only where there is no other water: then it is looked at twice a day for fourteen days.',
       },

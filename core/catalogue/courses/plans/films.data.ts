@@ -55,6 +55,7 @@ export const FILM_PLANS: readonly Definition[] = [
         id: 'step-5',
         title: 'Half changes done, strip at or under 1 mg/L, everybody back',
         act: 'tick',
+        partOfBench: 'step-4',
         due: { day: 3 },
         how: 'Three half changes: two leave a quarter. Media and bottled bacteria in, filter on.',
       },

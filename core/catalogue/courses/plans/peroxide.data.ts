@@ -98,6 +98,7 @@ export const PEROXIDE_PLANS: readonly Definition[] = [
         id: 'step-2',
         title: 'Back the same side up, what left the rock picked out',
         act: 'tick',
+        partOfBench: 'step-1',
         due: { day: 0 },
         how: 'A few to twenty minutes in the flooded tub, out at the first tissue that lifts; ten minutes in air at most.',
       },
