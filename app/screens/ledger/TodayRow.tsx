@@ -236,22 +236,6 @@ function TodayInside({ day, column: { tank }, gutter }: { day: Day; column: Colu
   const warnings = plans.filter((plan) => tankOfPlan(plan) === tank.id).flatMap((plan) => plan.warnings)
   return (
     <Inside $gutter={gutter}>
-      {warnings.map(({ id, tone, text }) => (
-        <Bar key={id} $tone={tone}>
-          {text}
-        </Bar>
-      ))}
-      {due.map(({ plan, task }, i) => (
-        <TaskPlace key={task.id} $first={i === 0}>
-          <TaskCard
-            plan={plan}
-            task={task}
-            next={i === 0}
-            heading="h2"
-            onForm={(form) => openBeside({ show: 'form', form, tankId: tank.id, day: null })}
-          />
-        </TaskPlace>
-      ))}
       {expected.map((arrival) => (
         <Due key={arrival.expectedId}>
           <When>
@@ -265,19 +249,35 @@ function TodayInside({ day, column: { tank }, gutter }: { day: Day; column: Colu
           </div>
         </Due>
       ))}
-      {arriving.map((task, i) => (
-        <TaskPlace key={task.id} $first={due.length + expected.length + i === 0}>
-          <ArrivalTaskCard
-            task={task}
-            next={due.length + expected.length + i === 0}
-            onSeen={() => openBeside({ show: 'form', form: 'sighting', tankId: tank.id, day: null })}
-          />
-        </TaskPlace>
+      {warnings.map(({ id, tone, text }) => (
+        <Bar key={id} $tone={tone}>
+          {text}
+        </Bar>
       ))}
       {cases.map(({ id, start }) => (
         <Link key={id} href={`/diagnose/${id}`}>
           Open case: {caseName(start)}
         </Link>
+      ))}
+      {due.map(({ plan, task }, i) => (
+        <TaskPlace key={task.id} $first={i === 0}>
+          <TaskCard
+            plan={plan}
+            task={task}
+            next={i === 0}
+            heading="h2"
+            onForm={(form) => openBeside({ show: 'form', form, tankId: tank.id, day: null })}
+          />
+        </TaskPlace>
+      ))}
+      {arriving.map((task, i) => (
+        <TaskPlace key={task.id} $first={due.length + i === 0}>
+          <ArrivalTaskCard
+            task={task}
+            next={due.length + i === 0}
+            onSeen={() => openBeside({ show: 'form', form: 'sighting', tankId: tank.id, day: null })}
+          />
+        </TaskPlace>
       ))}
       {warnings.length + cases.length + expected.length + due.length + arriving.length + lines.length === 0 && (
         <When>Nothing due.</When>
