@@ -181,7 +181,7 @@ function trackFull({ drug, rounds, fishless, salinity, dips }: RuleInput, track:
   if (fishless)
     return {
       state: fishless.state === 'full' ? 'holds' : fishless.state === 'broken' ? 'broken' : 'not-yet',
-      says: `day ${fishless.days} of ${fishless.needsDays}`,
+      says: `${fishless.days} of ${fishless.needsDays} days`,
       is: fishless.days,
       limit: fishless.needsDays,
     }
