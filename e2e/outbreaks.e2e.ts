@@ -274,8 +274,11 @@ test('S16, by silicate: half a milligram first, then by what was taken up, and t
   await expect(page.getByText('24.5 mL').first()).toBeVisible()
   const share = async (hours: number, value: string) => {
     await go(hours, course)
-    await page.getByRole('textbox', { name: 'diatoms of both' }).first().fill(value)
-    await page.getByRole('button', { name: 'Log the count' }).first().click()
+    const field = page.getByRole('textbox', { name: 'diatoms of both' }).first()
+    const card = field.locator('xpath=ancestor::*[.//button[normalize-space()="Log the count"]][1]')
+    await field.fill(value)
+    await expect(field).toHaveValue(value)
+    await card.getByRole('button', { name: 'Log the count' }).click()
     await expect(page.getByRole('heading', { name: /^Diatoms of both/ })).toContainText(value)
   }
   await share(7 * DAY, '0.1')
