@@ -3,7 +3,7 @@ import { definitionById, type Definition } from '../../catalogue/courses/definit
 import { doseById } from '../../catalogue/treatments/treatments.ts'
 import type { Settings } from '../../household/settings.ts'
 import { shelfOf } from '../../household/shelf.ts'
-import { kitFor, tankById, tanksOf, type Tank } from '../../household/tanks.ts'
+import { kitFor, tankById, type Tank } from '../../household/tanks.ts'
 import type { Content, ContentOf } from '../../journal/entry.ts'
 import type { Journal } from '../../journal/journal.ts'
 import { concernsOf } from '../../safety/concerns.ts'
@@ -19,6 +19,7 @@ import {
   type StartProblems,
   type StartValues,
 } from './start-form.ts'
+import { tankFits, whyNotFit } from './tank-fit.ts'
 import { coralChoices, fishIn, isFor, isOfCorals, isOfFish, namedCorals, rampChoices } from './who-and-where.ts'
 
 /** Where a start is filled in: the household, the instant, and the case that it answers. */
@@ -38,9 +39,9 @@ export interface StartAsked {
   choices?: readonly string[]
 }
 
-/** Tanks of the household that a course may begin in, in their order. */
+/** Tanks of the household that a course may begin in, those that suit it best first. */
 export const tanksForStart = (journal: Journal, definition: Definition): Tank[] =>
-  tanksOf(journal).filter(({ water }) => isFor(definition, water))
+  tankFits(journal, definition, 'main').flatMap(({ tank, why }) => (why === null ? [tank] : []))
 
 const productFor = (journal: Journal, agent: string | undefined): string =>
   shelfOf(journal).find(({ ingredient }) => ingredient === agent)?.id ?? ''
@@ -96,8 +97,8 @@ export function startDefaults({ journal, settings, now }: StartPlace, asked: Sta
     DEFINITIONS.find((one) => (tank ? isFor(one, tank.water) : true)) ??
     DEFINITIONS[0]!
   const tanks = tanksForStart(journal, definition)
-  const main =
-    tanks.find(({ id }) => id === asked.tankId) ?? tanks.find(({ role }) => role === 'quarantine') ?? tanks[0]
+  const usual = definition.kind === 'fallow' ? undefined : tanks.find(({ role }) => role === 'quarantine')
+  const main = tanks.find(({ id }) => id === asked.tankId) ?? usual ?? tanks[0]
   return {
     definitionId: definition.id,
     tanks: noOtherTanks(main?.id ?? ''),
@@ -133,8 +134,16 @@ export function judgeStart(values: StartValues, { journal, settings, now, caseId
     { courseId: 'draft', happened: iso(startInstant(values, settings.clock, now) ?? now), kitId: undefined },
   )
   const school = runningIn(journal, tankId).find((course) => course.definition.kind === 'school')
+  const misfits = Object.fromEntries(
+    definition.roles.flatMap(({ role }) => {
+      const chosen = tankById(journal, values.tanks[role] ?? '')
+      const why = chosen && whyNotFit(journal, definition, role, chosen)
+      return chosen && why !== null ? [[role, `${chosen.name} ${why}`]] : []
+    }),
+  )
   return {
     definition,
+    misfits,
     tank: tankById(journal, tankId),
     choice,
     product:

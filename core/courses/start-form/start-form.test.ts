@@ -34,6 +34,7 @@ const context = {
   choice: drugChoice('qt-b-drug14', 'cu-chelated-std'),
   product: productById(it.journal, 'bottle'),
   concerns: [] as Concern[],
+  misfits: {},
   directAllowed: true,
   isTaken: false,
 }
@@ -76,7 +77,13 @@ test.each<[string, Partial<StartValues>, Partial<typeof context>, string, RegExp
     /second tank set/,
   ],
   ['a time that is none', { readAt: '8' }, {}, 'readAt', /08:00/],
-  ['straight to a dose that may not be', { direct: true }, { directAllowed: false }, 'direct', /slow on purpose/],
+  [
+    'straight to a dose that may not be',
+    { direct: true },
+    { misfits: {}, directAllowed: false },
+    'direct',
+    /slow on purpose/,
+  ],
   [
     'a length the handbook does not hold',
     {},

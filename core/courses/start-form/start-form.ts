@@ -49,6 +49,8 @@ export const concernKey = ({ rule, what }: Concern): string => `${rule}-${what}`
 export interface StartContext {
   definition: Definition
   tank: Tank | null
+  /** Why a chosen tank cannot have its role, by role. */
+  misfits: Readonly<Record<string, string>>
   /** The drug as chosen; undefined for a definition without one. */
   choice: DrugChoice | undefined
   product: ShelfProduct | null
@@ -63,13 +65,17 @@ export interface StartContext {
 export const isLoadAsked = (definition: Definition, options: Record<string, string>): boolean =>
   handlingLoad(definition, options['capture']) > HANDLING_LIMITS.asked
 
-function tankProblems({ tanks }: StartValues, { definition, tank, isTaken }: StartContext): Record<string, Problem> {
+function tankProblems(
+  { tanks }: StartValues,
+  { definition, tank, misfits, isTaken }: StartContext,
+): Record<string, Problem> {
   const problems: Record<string, Problem> = {}
   const needsVolume =
     definition.drugs.length > 0 ||
     definition.tracks.some((track) => track.kind === 'series' || (track.kind === 'rounds' && track.of !== 'dip')) ||
     definition.ends === 'raise'
   if (!tank) problems['tanks.main'] = { message: 'which tank' }
+  else if (misfits['main'] !== undefined) problems['tanks.main'] = { message: misfits['main'] }
   else if (needsVolume && (tank.volume === null || !(tank.volume.netL > 0)))
     problems['tanks.main'] = { message: `the net volume of ${tank.name} is not worked out: fill in its sheet first` }
   else if (isTaken)
@@ -84,6 +90,7 @@ function tankProblems({ tanks }: StartValues, { definition, tank, isTaken }: Sta
             ? 'the sterile tank the fish move to'
             : 'the second tank set: without it nothing can be moved',
       }
+    else if (chosen !== '' && misfits[role] !== undefined) problems[`tanks.${role}`] = { message: misfits[role] }
     else if (chosen !== '' && chosen === tanks['main'])
       problems[`tanks.${role}`] = { message: 'another tank than the one it begins in' }
   }

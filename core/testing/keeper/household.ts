@@ -84,7 +84,7 @@ export function householdFor(definition: Definition, startsAt: number): Content[
       tankId: place === 'main' ? MAIN : place,
       name: place === 'main' ? 'Tank' : place,
       water,
-      role: place === 'main' ? role : 'quarantine',
+      role: place === 'main' ? role : place === 'tub' ? 'tub' : 'quarantine',
       sheet: { shape: { kind: 'known', litres: place === 'main' && !isQuarantine(definition) ? 200 : LITRES[place]! } },
       ...(place === 'main' && { lightsOn: '10:00', lightsOff: '20:00' }),
     })),

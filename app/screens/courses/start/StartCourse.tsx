@@ -23,13 +23,14 @@ import {
   startDefaults,
   tanksForStart,
 } from '../../../../core/courses/start-form/read-start-form.ts'
+import { tankFits } from '../../../../core/courses/start-form/tank-fit.ts'
 import {
   concernKey,
   isLoadAsked,
   startProblems,
   type StartValues,
 } from '../../../../core/courses/start-form/start-form.ts'
-import { isFor, isOfFish, rampChoices } from '../../../../core/courses/start-form/who-and-where.ts'
+import { isOfFish, rampChoices } from '../../../../core/courses/start-form/who-and-where.ts'
 import { levelOf } from '../../../../core/safety/water/level.ts'
 import { dayText, MS_PER_HOUR } from '../../../../core/time/zone.ts'
 import { CheckField, SelectField, TextField } from '../../../fields/fields.tsx'
@@ -82,7 +83,6 @@ export function StartCourse() {
   const { definition, tank, choice, product, concerns, directly, draft } = context
   const prose = PROSE[definition.id]
   const parts = withChosenParts(definition, values.options)
-  const tanks = tanksForStart(journal, definition)
   const tankId = values.tanks['main'] ?? ''
   const dose = choice?.dose
   const isDirectOffered = context.directAllowed
@@ -98,7 +98,8 @@ export function StartCourse() {
   if (tanksOf(journal).length === 0) return <NoTank />
   const pickDefinition = (id: string) => {
     const one = definitionById(id) ?? definition
-    const fits = tank && isFor(one, tank.water) ? tank.id : (tanksForStart(journal, one)[0]?.id ?? '')
+    const tanks = tanksForStart(journal, one)
+    const fits = tanks.find(({ id }) => id === tank?.id)?.id ?? tanks[0]?.id ?? ''
     form.reset({
       ...form.getValues(),
       definitionId: one.id,
@@ -145,29 +146,41 @@ export function StartCourse() {
             <section>
               <Heading>Where and for whom</Heading>
               <Choice style={{ paddingTop: 14 }}>
-                {definition.roles.map(({ role, label, must }) => (
-                  <SelectField
-                    key={role}
-                    control={form.control}
-                    name={`tanks.${role}`}
-                    label={label}
-                    problem={found(`tanks.${role}`)}
-                    {...(role === 'main' && { onPick: pickTank })}
-                    hint={
-                      role === 'main' && tank
-                        ? tank.volume
-                          ? `${quantityText(volume(tank.volume.netL, settings.units))} net${tank.learnt ? ', as doses have shown' : ''}`
-                          : 'its net volume is not worked out: no dose can be'
-                        : prose?.hints[role]
-                    }
-                    options={[
-                      ...(role === 'main' && tank ? [] : [{ value: '', label: must ? 'choose' : 'none' }]),
-                      ...tanks
-                        .filter(({ id }) => role === 'main' || id !== tankId)
-                        .map(({ id, name }) => ({ value: id, label: name })),
-                    ]}
-                  />
-                ))}
+                {definition.roles.map(({ role, label, must }) => {
+                  const fits = tankFits(journal, definition, role).filter(
+                    ({ tank: { id } }) => role === 'main' || id !== tankId,
+                  )
+                  const misfits = fits.filter(({ why }) => why !== null)
+                  return (
+                    <Stack key={role} $gap={4}>
+                      <SelectField
+                        control={form.control}
+                        name={`tanks.${role}`}
+                        label={label}
+                        problem={found(`tanks.${role}`)}
+                        {...(role === 'main' && { onPick: pickTank })}
+                        hint={
+                          role === 'main' && tank
+                            ? tank.volume
+                              ? `${quantityText(volume(tank.volume.netL, settings.units))} net${tank.learnt ? ', as doses have shown' : ''}`
+                              : 'its net volume is not worked out: no dose can be'
+                            : prose?.hints[role]
+                        }
+                        options={[
+                          ...(role === 'main' && tank ? [] : [{ value: '', label: must ? 'choose' : 'none' }]),
+                          ...fits.flatMap(({ tank: { id, name }, why }) =>
+                            why === null ? [{ value: id, label: name }] : [],
+                          ),
+                        ]}
+                      />
+                      {misfits.length > 0 && (
+                        <Small>
+                          Not offered: {misfits.map(({ tank: { name }, why }) => `${name} ${why}`).join('; ')}.
+                        </Small>
+                      )}
+                    </Stack>
+                  )
+                })}
                 {tank && !tank.volume && (
                   <div>
                     <ButtonLink href={`/tanks/${tank.id}`}>Fill in its volume sheet</ButtonLink>
