@@ -40,6 +40,7 @@ test('a whole course of copper: started, ramped, held, broken, held again, moved
   await beginHousehold(page)
   await page.goto('/tanks/new')
   await page.getByLabel('Name', { exact: true }).fill('Watch tub')
+  await page.getByLabel('Used as').selectOption('quarantine')
   await page.getByLabel('Shape').selectOption('known')
   await page.getByLabel('Water to the line').fill('40')
   await page.getByRole('button', { name: 'Set up the tank' }).click()

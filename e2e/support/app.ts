@@ -18,6 +18,7 @@ export async function beginHousehold(page: Page, tank = 'Quarantine'): Promise<v
   await openMine(page)
   await page.getByRole('button', { name: 'Begin the journal' }).click()
   await page.getByLabel('Name', { exact: true }).fill(tank)
+  if (tank === 'Quarantine') await page.getByLabel('Used as').selectOption('quarantine')
   await page.getByLabel('Shape').selectOption('known')
   await page.getByLabel('Water to the line').fill('60')
   await page.getByRole('button', { name: 'Set up the tank' }).click()

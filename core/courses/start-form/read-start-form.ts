@@ -138,7 +138,7 @@ export function judgeStart(values: StartValues, { journal, settings, now, caseId
     definition.roles.flatMap(({ role }) => {
       const chosen = tankById(journal, values.tanks[role] ?? '')
       const why = chosen && whyNotFit(journal, definition, role, chosen)
-      return chosen && why !== null ? [[role, `${chosen.name} ${why}`]] : []
+      return chosen && why !== null ? [[role, `${chosen.name}: ${why}`]] : []
     }),
   )
   return {

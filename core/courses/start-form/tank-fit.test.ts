@@ -73,9 +73,9 @@ describe('a tub for baths', () => {
   })
 
   test.each([
-    ['reef', 'is a display: a bath is given in a tub, jar or bucket'],
-    ['empty-reef', 'is a display: a bath is given in a tub, jar or bucket'],
-    ['spare', 'is a quarantine tank: a bath is given in a tub, jar or bucket'],
+    ['reef', 'not a tub, jar or bucket'],
+    ['empty-reef', 'not a tub, jar or bucket'],
+    ['spare', 'not a tub, jar or bucket'],
     ['used-tub', 'has needle in it'],
   ])('%s %s', (tankId, words) => {
     expect(why('qt-add-formalin', 'tub', tankId)).toBe(words)
@@ -93,7 +93,7 @@ describe('a tub for baths', () => {
       options: {},
       products: {},
     })
-    expect(why('qt-add-formalin', 'tub', 'tub', journal)).toMatch(/^is in use: /)
+    expect(why('qt-add-formalin', 'tub', 'tub', journal)).toMatch(/^in use for /)
   })
 
   test('the form refuses one that was asked for all the same', () => {
@@ -102,7 +102,7 @@ describe('a tub for baths', () => {
     const values = startDefaults(place, { definitionId: 'qt-add-formalin', tankId: 'quar' })
     const filled = { ...values, tanks: { ...values.tanks, tub: 'reef' } }
     expect(startProblems(filled, judgeStart(filled, place))['tanks.tub']).toEqual({
-      message: 'reef is a display: a bath is given in a tub, jar or bucket',
+      message: 'reef: not a tub, jar or bucket',
     })
     expect('problems' in readStartForm(filled, place, 'c')).toBe(true)
   })
@@ -111,17 +111,17 @@ describe('a tub for baths', () => {
 test('transfer sets are bare quarantine tanks; the second has nobody in it', () => {
   expect(fitting('qt-c-ttm', 'main')).toEqual(['quar', 'spare', 'tub', 'used-tub'])
   expect(fitting('qt-c-ttm', 'other')).toEqual(['spare', 'tub'])
-  expect(why('qt-c-ttm', 'other', 'rocky')).toBe('holds rock: it cannot be bleached and dried')
+  expect(why('qt-c-ttm', 'other', 'rocky')).toBe('holds rock, which cannot be bleached and dried')
 })
 
 test('the fish move on into a bare quarantine tank, never a display', () => {
   expect(fitting('qt-b-drug14', 'observe')).toEqual(['quar', 'spare', 'tub', 'used-tub'])
-  expect(why('qt-b-drug14', 'observe', 'empty-reef')).toMatch(/^is a display: only a bare quarantine tank/)
+  expect(why('qt-b-drug14', 'observe', 'empty-reef')).toMatch(/^not a bare quarantine tank/)
 })
 
 test('days without fish are for a display or corals, those without fish first; a bare tank is dried instead', () => {
   expect(fitting('fallow-76', 'main')).toEqual(['empty-reef', 'frags', 'tub', 'reef', 'used-tub'])
-  expect(why('fallow-76', 'main', 'spare')).toBe('is a quarantine tank: it is emptied and dried instead')
+  expect(why('fallow-76', 'main', 'spare')).toBe('not a display or a tank of corals: it is emptied and dried instead')
   const place = {
     journal: house(),
     settings: { timeZone: 'UTC', units: METRIC, clock: zoneClock('UTC') },
@@ -135,6 +135,6 @@ test('days without fish are for a display or corals, those without fish first; a
 test('a plan runs in its own water alone', () => {
   const journal = house()
   const pond = tankFits(journal, definitionById('dino-uv')!, 'main').find(({ tank: { id } }) => id === 'pond')!
-  expect(pond.why).toBe('holds fresh water: this is for sea water')
+  expect(pond.why).toBe('holds fresh water, and this is for sea water')
   expect(whyNotFit(journal, definitionById('planaria-fenbendazole')!, 'main', pond.tank)).toBeNull()
 })

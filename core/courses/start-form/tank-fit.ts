@@ -9,22 +9,13 @@ import { runningIn } from '../course.ts'
 import { fullCourseName } from '../names.ts'
 import { isFor } from './who-and-where.ts'
 
-/** A tank and why it cannot have a role in a course, said after its name ("is a display: …"); null where it can. */
+/** A tank and why it cannot have a role in a course, said after its name and a colon; null where it can. */
 export interface TankFit {
   tank: Tank
   why: string | null
 }
 
 const WATERS: Readonly<Record<Tank['water'], string>> = { marine: 'sea water', freshwater: 'fresh water' }
-const ROLE_WORDS: Readonly<Record<Tank['role'], string>> = {
-  display: 'a display',
-  quarantine: 'a quarantine tank',
-  frag: 'a tank for corals',
-  tub: 'a tub',
-  jar: 'a jar',
-  bucket: 'a bucket',
-}
-
 /** What baths are given in. */
 const BATH_ROLES: ReadonlySet<Tank['role']> = new Set(['tub', 'jar', 'bucket'])
 /** What is bleached and dried between two uses. */
@@ -36,9 +27,9 @@ const FALLOW_ROLES: ReadonlySet<Tank['role']> = new Set(['display', 'frag', 'tub
 const isTransfer = ({ roles }: Definition): boolean => roles.some(({ role }) => role === 'other')
 
 function notBare({ role, contents = [] }: Tank): string | null {
-  if (!BARE_ROLES.has(role)) return `is ${ROLE_WORDS[role]}: only a bare quarantine tank can be bleached and dried`
+  if (!BARE_ROLES.has(role)) return 'not a bare quarantine tank, which is bleached and dried'
   const kept = contents.filter((one) => one === 'rock' || one === 'sand')
-  return kept.length === 0 ? null : `holds ${listed(kept)}: it cannot be bleached and dried`
+  return kept.length === 0 ? null : `holds ${listed(kept)}, which cannot be bleached and dried`
 }
 
 /** Who lives in a tank, or what runs there; null where it is free. */
@@ -47,31 +38,29 @@ function notFree(journal: Journal, { id }: Tank): string | null {
   if (living.length > 0)
     return `has ${living.length > 2 ? `${living[0]!} and ${living.length - 1} others` : listed(living)} in it`
   const [course] = runningIn(journal, id)
-  return course ? `is in use: ${fullCourseName(course)}` : null
+  return course ? `in use for ${fullCourseName(course)}` : null
 }
 
 /**
  * Why a tank cannot have a role in a course.
  * @returns null where it can
  * @example
- * whyNotFit(journal, definitionById('qt-add-formalin')!, 'tub', hallReef) // 'is a display: a bath is given in a tub, jar or bucket'
+ * whyNotFit(journal, definitionById('qt-add-formalin')!, 'tub', hallReef) // 'not a tub, jar or bucket'
  */
 export function whyNotFit(journal: Journal, definition: Definition, role: Role, tank: Tank): string | null {
   if (!isFor(definition, tank.water))
-    return `holds ${WATERS[tank.water]}: this is for ${WATERS[tank.water === 'marine' ? 'freshwater' : 'marine']}`
+    return `holds ${WATERS[tank.water]}, and this is for ${WATERS[tank.water === 'marine' ? 'freshwater' : 'marine']}`
   switch (role) {
     case 'main':
       if (definition.kind === 'fallow' && !FALLOW_ROLES.has(tank.role))
-        return `is ${ROLE_WORDS[tank.role]}: it is emptied and dried instead`
+        return 'not a display or a tank of corals: it is emptied and dried instead'
       return isTransfer(definition) ? notBare(tank) : null
     case 'observe':
       return notBare(tank)
     case 'other':
       return notBare(tank) ?? notFree(journal, tank)
     case 'tub':
-      return BATH_ROLES.has(tank.role)
-        ? notFree(journal, tank)
-        : `is ${ROLE_WORDS[tank.role]}: a bath is given in a tub, jar or bucket`
+      return BATH_ROLES.has(tank.role) ? notFree(journal, tank) : 'not a tub, jar or bucket'
   }
 }
 

@@ -48,6 +48,7 @@ import { sourceWords } from '../../../../core/words/sources.ts'
 import { ConcernFields, Wrong } from './ConcernFields.tsx'
 import { ForWhom } from './ForWhom.tsx'
 import { LoadAsked, StartCautions } from './LoadAsked.tsx'
+import { NotOffered } from './NotOffered.tsx'
 import { NoTank } from './NoTank.tsx'
 import { ProductField } from './ProductField.tsx'
 import { ShelfNeeds } from './ShelfNeeds.tsx'
@@ -150,7 +151,6 @@ export function StartCourse() {
                   const fits = tankFits(journal, definition, role).filter(
                     ({ tank: { id } }) => role === 'main' || id !== tankId,
                   )
-                  const misfits = fits.filter(({ why }) => why !== null)
                   return (
                     <Stack key={role} $gap={4}>
                       <SelectField
@@ -173,11 +173,7 @@ export function StartCourse() {
                           ),
                         ]}
                       />
-                      {misfits.length > 0 && (
-                        <Small>
-                          Not offered: {misfits.map(({ tank: { name }, why }) => `${name} ${why}`).join('; ')}.
-                        </Small>
-                      )}
+                      <NotOffered fits={fits} />
                     </Stack>
                   )
                 })}
