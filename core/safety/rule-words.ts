@@ -5,6 +5,7 @@ import { SENSITIVITIES } from '../catalogue/treatments/sensitivities.data.ts'
 const OWN: Readonly<Record<string, string>> = {
   'agent-present': 'a treatment in the water',
   'ammonia-with-animals': 'ammonium chloride with animals in the water',
+  'bath-tub': 'a tub for baths in which animals live',
   'bath-too-long': 'a bath longer than its row',
   'bath-too-soon': 'a bath sooner than its row',
   'by-label': 'a dip by its label',

@@ -4,6 +4,7 @@ import { METRIC } from '../../household/settings.ts'
 import type { Content, ContentOf } from '../../journal/entry.ts'
 import { Journal } from '../../journal/journal.ts'
 import { scribe } from '../../journal/testing.ts'
+import { concernsOf } from '../../safety/concerns.ts'
 import { zoneClock } from '../../time/zone.ts'
 import { judgeStart, readStartForm, startDefaults, tanksForStart } from './read-start-form.ts'
 import { startProblems } from './start-form.ts'
@@ -94,6 +95,30 @@ describe('a tub for baths', () => {
       products: {},
     })
     expect(why('qt-add-formalin', 'tub', 'tub', journal)).toMatch(/^in use for /)
+  })
+
+  test('in which animals live it is never one, in whatever way it was chosen', () => {
+    const proposed = (tub: string): Content => ({
+      kind: 'course-start',
+      ...on(0),
+      courseId: 'next',
+      definition: 'qt-add-formalin',
+      tanks: { main: 'quar', tub },
+      animalIds: ['ash'],
+      options: {},
+      products: {},
+    })
+    const severities = (tub: string) =>
+      concernsOf(house(), proposed(tub), { now: NOW }).flatMap(({ rule, severity }) =>
+        rule === 'bath-tub' ? [severity] : [],
+      )
+    expect(['reef', 'empty-reef', 'used-tub', 'tub', 'bucket'].map(severities)).toEqual([
+      ['never'],
+      ['never'],
+      ['never'],
+      [],
+      [],
+    ])
   })
 
   test('the form refuses one that was asked for all the same', () => {

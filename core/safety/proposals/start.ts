@@ -5,6 +5,8 @@ import { coursesOf, startInWords } from '../../courses/course.ts'
 import { tierOf } from '../../courses/amounts/planned-session.ts'
 import { fullCourseName } from '../../courses/names.ts'
 import { animalById } from '../../household/animals.ts'
+import { tankById } from '../../household/tanks.ts'
+import { listed } from '../../words/numbers.ts'
 import { changed } from '../../household/changed.ts'
 import type { ContentOf } from '../../journal/entry.ts'
 import type { Journal } from '../../journal/journal.ts'
@@ -73,6 +75,7 @@ export function startConcerns(
     ...(definition ? planConcerns(journal, definition, start, tankId, at) : []),
     ...(chosen ? roundConcerns(journal, chosen, start, { at, until, tankId }) : []),
     ...(definition ? fullRedoseConcerns(definition, start) : []),
+    ...tubConcerns(journal, tanks.tub, at),
   ]
   if (!dose || definition?.drugs.length === 0) return others
   const treatment = {
@@ -87,6 +90,23 @@ export function startConcerns(
     ...treatmentConcerns(journal, tankId, treatment, at, until),
     ...sensitivityConcerns(comingFish(journal, start, tankId, at), treatment),
     ...directConcerns(journal, start, dose, tankId, at),
+  ]
+}
+
+/** A tub for baths in which animals live, or which is a display: the bath would be a dose into their water. */
+function tubConcerns(journal: Journal, tubId: string | undefined, at: number): Concern[] {
+  const tub = tubId === undefined ? null : tankById(journal, tubId)
+  if (!tub) return []
+  const living = residentsIn(journal, tub.id, at)
+  if (living.length === 0 && tub.role !== 'display') return []
+  const who = living.slice(0, 2).map(({ label }) => label)
+  return [
+    concern(
+      'bath-tub',
+      'never',
+      `${tub.name} as the tub for a bath`,
+      `${living.length === 0 ? 'it is a display' : `${listed(who)} ${living.length === 1 ? 'lives' : 'live'} in it`}: a bath is given in a tub, jar or bucket that holds nothing else`,
+    ),
   ]
 }
 
