@@ -327,6 +327,8 @@ export interface Step {
   /** The tier decides how much: outbreaks.md 5.3 by further-schools.md 4. */
   amount?: 'session-cap' | 'change-share' | 'to-level' | 'silicate-loop'
   share?: number
+  /** The share of the water that is changed before it at least. */
+  changeFirst?: number
   /** What it raises by hand, for `raise-today`. */
   raises?: RaiseStep
   /** mg/L of the plan’s product, for `to-level`. */

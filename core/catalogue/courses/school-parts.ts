@@ -49,7 +49,7 @@ export const NO_SIGNS_AT_THE_END: Rule = { ...NO_SIGNS_AT_THE_MOVE, says: 'no si
 
 /** Where the wormer goes, and what is said beside every dose of it: further-schools.md 1, prazi-powder; quarantine.md 6, prazi-any, prazi-repeat. */
 const PRAZIQUANTEL_HOW =
-  'Change a third to a half of the water first, and an air stone in for two days: it can feed a bloom that takes the oxygen. Powder does not dissolve in water: wet it with the least food-grade alcohol or make up a stock, shake, strain. Carbon, UV and skimmer off.'
+  'An air stone in for two days: it can feed a bloom that takes the oxygen. Powder does not dissolve in water: wet it with the least food-grade alcohol or make up a stock, shake, strain. Carbon, UV and skimmer off.'
 
 /** When the two dewormings are done: further-schools.md 1, worm-timing. */
 export const DEWORM_AFTER: Option = {
@@ -101,6 +101,7 @@ export const DEWORM_STEP: Step = {
   due: { by: 'doses' },
   track: 'dewormings',
   needs: ['eating'],
+  changeFirst: 1 / 3,
   how: PRAZIQUANTEL_HOW,
   caution: 'Gloves. Flatworms and some tube worms die of it. Extra air, and look again after some hours.',
 }

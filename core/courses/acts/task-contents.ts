@@ -6,6 +6,8 @@ import type { Content, ContentOf } from '../../journal/entry.ts'
 import type { Journal } from '../../journal/journal.ts'
 import { iso } from '../../time/zone.ts'
 import type { Course } from '../course.ts'
+import { isCopper } from '../../catalogue/treatments/groups.ts'
+import type { PlannedChange } from '../amounts/planned-dose.ts'
 import { bathAmount } from '../amounts/planned-bath.ts'
 import { ruleWordId } from '../rules/rules.ts'
 import { wordContent } from '../../schedule/task.ts'
@@ -150,6 +152,19 @@ export const pumpsOffContent = (course: Course, at: number): ContentOf<'equipmen
   courseId: course.id,
 })
 
+/** What the new water of a change holds, as it is kept. */
+function replacementOf({ salinity, carried = [] }: PlannedChange): Pick<ContentOf<'water-change'>, 'replacement'> {
+  const copper = carried.find(({ agent }) => isCopper(agent))?.dose.makesMgPerL
+  return salinity || copper !== undefined
+    ? {
+        replacement: {
+          ...(salinity && { salinityPsu: salinity.replacementPsu }),
+          ...(copper !== undefined && { copperMgPerL: copper }),
+        },
+      }
+    : {}
+}
+
 /** Everything a task's own button keeps, apart from doses, baths, readings and counts; empty for those. */
 export function taskContents(journal: Journal, task: CourseTask, course: Course, now: number): Content[] {
   const happened = iso(now)
@@ -174,7 +189,7 @@ export function taskContents(journal: Journal, task: CourseTask, course: Course,
               happened,
               tankId,
               litres: task.change.litres,
-              ...(task.change.salinity && { replacement: { salinityPsu: task.change.salinity.replacementPsu } }),
+              ...replacementOf(task.change),
             },
           ]
         : []

@@ -1,5 +1,6 @@
 import { doseAmount } from '../../dosing/dosing.ts'
 import type { ShelfProduct } from '../../household/shelf.ts'
+import type { CarriedDrug } from './carried-drugs.ts'
 import { changeForTarget } from '../../water-change/water-change.ts'
 
 /** A dose worked out: how much of the product, and the level it makes. */
@@ -89,6 +90,8 @@ export interface PlannedChange {
   toMgPerL: number
   /** Where it moves the salinity: from what, to what, with water of which; psu. */
   salinity?: { fromPsu: number; toPsu: number; replacementPsu: number }
+  /** Drugs that the new water brings, so that it lowers none that is held. */
+  carried?: readonly CarriedDrug[]
 }
 
 /** Largest share of the water changed at once when a level is brought down: quarantine.md `act-water-change`, 30–50 %, matched. */

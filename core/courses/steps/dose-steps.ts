@@ -3,7 +3,10 @@ import { doseById } from '../../catalogue/treatments/treatments.ts'
 import { productById } from '../../household/shelf.ts'
 import { bindersAt, tankById } from '../../household/tanks.ts'
 import { spanText } from '../../time/words.ts'
+import { measureText } from '../../words/measure.ts'
+import { listed } from '../../words/numbers.ts'
 import { plannedBath } from '../amounts/planned-bath.ts'
+import { carriedInto, carriedWords } from '../amounts/carried-drugs.ts'
 import { doseToward } from '../amounts/planned-dose.ts'
 import { plannedFood } from '../amounts/planned-food.ts'
 import type { DosesState } from '../tracks/doses.ts'
@@ -51,6 +54,16 @@ const boundBy = ({ journal, facts }: TaskInput, { track }: DosesState, tankId: s
     ? bindersAt(journal, tankId, facts.now).map(({ item }) => `${item} is out of the water`)
     : []
 
+/** A change before a dose, with what its new water brings: without it the change would lower a drug that is held. */
+function changeFirstWords({ journal, facts, settings }: TaskInput, { changeFirst }: Step, tankId: string): string {
+  if (changeFirst === undefined) return ''
+  const litres = (tankById(journal, tankId)?.volume?.netL ?? 0) * changeFirst
+  const carried = carriedInto(journal, tankId, litres, facts.now)
+  return carried.length === 0
+    ? 'Change a third to a half of the water first. '
+    : `Change a third of the water first, ${measureText(litres, 'L', settings.units, 3)} ${carriedWords(carried)}: without it the change would lower the ${listed(carried.map(({ word }) => word))}. `
+}
+
 /** The doses to come of one of the course's counts of doses. */
 export function doseTasks(input: TaskInput, step: Step): Draft[] {
   const { facts, living } = input
@@ -60,8 +73,10 @@ export function doseTasks(input: TaskInput, step: Step): Draft[] {
   const tankId = doseTankOf(input, state)
   const waitsFor = [...waitsForOf(input, step), ...boundBy(input, state, tankId)]
   const { need } = state.track
+  const first = changeFirstWords(input, step, tankId)
+  const told = first === '' ? step : { ...step, how: `${first}${step.how ?? ''}` }
   return state.ahead.map(({ ordinal, ...window }, i) => ({
-    ...base(input, step, ordinal),
+    ...base(input, told, ordinal),
     tankId,
     title: need > 1 ? `${step.title}, ${state.done.length + i + 1} of ${need}` : step.title,
     why: whyOf(state, i),

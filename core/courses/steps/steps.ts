@@ -2,6 +2,7 @@ import type { ScheduleName } from '../../catalogue/courses/definitions.ts'
 import { asItStands } from '../../schedule/task.ts'
 import { MS_PER_DAY } from '../../time/zone.ts'
 import { byActAndUrgency, type CourseTask } from '../tasks.ts'
+import { carriedInto, carriedWords } from '../amounts/carried-drugs.ts'
 import { besideAway } from './away.ts'
 import { ammoniaTasks, joinTasks, lookTasks, lookTwiceTasks } from './care-steps.ts'
 import {
@@ -21,7 +22,7 @@ import { closePlanTask, endMarkTask, planTasks, tierChangeTasks } from './plan-s
 import { bathTasks, moveTasks, setTasks } from './round-steps.ts'
 import { lowerTasks, raiseTasks, readSalinityTasks } from './salinity-steps.ts'
 import { lateSchedule, type LateScheduleName, type Schedule } from './late-schedules.ts'
-import type { DrugInput, TaskInput } from './step-input.ts'
+import type { Draft, DrugInput, TaskInput } from './step-input.ts'
 
 /** A schedule that only a held drug has. */
 const ofDrug =
@@ -65,6 +66,23 @@ const SCHEDULES: Record<Exclude<ScheduleName, LateScheduleName>, Schedule> = {
   'close-dips': closeDipsTask,
 }
 
+/** A step that changes water to lower a drug: the only one whose new water brings none. */
+const LOWERS: ReadonlySet<string> = new Set(['dilute'])
+
+/** New water brings every drug that is held in the tank. */
+function withCarried({ journal, facts }: TaskInput, draft: Draft): Draft {
+  const { change } = draft
+  if (!change || change.salinity || LOWERS.has(draft.step)) return draft
+  const carried = carriedInto(journal, draft.tankId, change.litres, facts.now)
+  return carried.length === 0
+    ? draft
+    : {
+        ...draft,
+        change: { ...change, carried },
+        how: [`The new water ${carriedWords(carried)}.`, draft.how].filter(Boolean).join(' '),
+      }
+}
+
 const scheduleOf = (name: ScheduleName): Schedule => (name === 'raise-today' ? lateSchedule(name) : SCHEDULES[name])
 
 /**
@@ -83,6 +101,7 @@ export function tasksOf(input: TaskInput): CourseTask[] {
   const full = drug?.clock.completesAt ?? input.rounds?.fullAt ?? null
   const until = observation || full === null ? Infinity : Math.max(full, facts.now + MS_PER_DAY)
   return drafts
+    .map((draft) => withCarried(input, draft))
     .filter(({ act, best, notBefore }) => Math.min(best, notBefore) < end && (act !== 'read' || best <= until))
     .flatMap((draft) => asItStands(journal, besideAway(draft, facts.away), facts.now) ?? [])
     .sort(byActAndUrgency)
