@@ -94,7 +94,7 @@ export function carbonOutTask(input: TaskInput, step: Step): Draft | null {
  * would be if all goes by the book.
  */
 export function closeTask(input: TaskInput, step: Step): Draft | null {
-  const { observation, settings, facts, seen, drug, rounds, salinity } = input
+  const { observation, settings, facts, seen, drug, rounds, salinity, doses } = input
   const from = watchFromOf({ observation, rounds, clock: drug?.clock ?? null, salinity })
   if (from === null) return null
   const { leastDays, preferredDays } = observation ?? {
@@ -102,6 +102,10 @@ export function closeTask(input: TaskInput, step: Step): Draft | null {
     preferredDays: watchDays(facts.course).preferredDays,
   }
   const at = (days: number) => from + days * MS_PER_DAY
+  // What one round has begun its last round ends: eggs live through the first.
+  const toCome = doses.flatMap(({ track, state, givenInAll }) =>
+    state !== 'full' && givenInAll > 0 ? [`the last of the ${track.name}`] : [],
+  )
   return {
     ...base(input, withHow(step, restoreWords(input)), seen.signs.length, [`finish/${seen.signs.length}`]),
     tankId: observation?.tankId ?? facts.course.moveToTankId ?? rounds?.tankId ?? facts.course.tankId,
@@ -112,6 +116,7 @@ export function closeTask(input: TaskInput, step: Step): Draft | null {
     notBefore: at(leastDays),
     best: at(preferredDays),
     notAfter: at(preferredDays + 7),
+    ...(toCome.length > 0 && { waitsFor: toCome }),
   }
 }
 

@@ -206,3 +206,12 @@ describe('dewormings of a school, by its option', () => {
     expect(it.count(10, '08:00', 'dewormings')).toMatchObject({ state: 'full', has: 2 })
   })
 })
+
+test('the finish waits for a second deworming that is owed, and not for one that was never begun', () => {
+  const it = quarantine({ definition: 'qt-f-observe', start: { options: { deworm: 'after' } } })
+  for (let day = 0; day < 31; day++) it.look(day, '09:00')
+  const finish = () => it.plan(31, '10:00').tasks.find(({ step }) => step === 'close')
+  expect(finish()!.waitsFor).toBeUndefined()
+  it.dose(30, '10:00', 'praziquantel', ROUND_MG)
+  expect(finish()!.waitsFor).toEqual(['the last of the dewormings'])
+})
