@@ -31,6 +31,18 @@ test('looking up finds what is named so first, and says where it stands', async 
   expect(await screen.findByText(/Nothing in the handbook holds all of these words/)).toBeInTheDocument()
 })
 
+test.each([
+  ['black ich', /black/i],
+  ['pregnant', /./],
+])('“%s” is found, though no row is named so', async (looked, title) => {
+  const { user } = await open('/handbook')
+  await screen.findByRole('link', { name: /Agents what each drug is/ })
+  await user.click(screen.getByLabelText('Look up'))
+  await user.paste(looked)
+  const [first] = await screen.findAllByRole('article')
+  expect(within(first!).getByRole('heading')).toHaveTextContent(title)
+})
+
 test('a dose stands with its range and its source written out', async () => {
   await open('/handbook/doses')
   const heading = await screen.findByRole('heading', { name: /cu-chelated-std/ })

@@ -9,6 +9,7 @@ import { Page } from '../../look/page.ts'
 import { Bar, Figure, Heading, Quiet, Small, Stack, Title } from '../../look/text.ts'
 import { capital, plural } from '../../../core/words/numbers.ts'
 import { sourceWords } from '../../../core/words/sources.ts'
+import { holdsWord, OTHER_NAMES } from '../../../core/catalogue/handbook/other-names.data.ts'
 import { fieldName, rowText, rowTitle, shown, TITLE_FIELDS, type Piece } from './values.ts'
 import { placeOf, useHandbook, type Handbook as Whole, type LoadedChapter } from './whole.ts'
 
@@ -315,12 +316,13 @@ function Found({ whole, text }: { whole: Whole; text: string }) {
         table.rows.map((row, index) => ({ chapter, table, row, index, id: rowId(row, index) })),
       ),
     )
-    .filter(({ row }) => {
-      const all = rowText(row)
-      return words.every((word) => all.includes(word))
+    .map((hit) => ({ ...hit, also: OTHER_NAMES[hit.id] ?? '' }))
+    .filter(({ row, also }) => {
+      const all = `${rowText(row)} ${also}`
+      return words.every((word) => holdsWord(all, word))
     })
     .map((hit) => {
-      const title = `${rowTitle(hit.row)} ${hit.id}`.toLowerCase()
+      const title = `${rowTitle(hit.row)} ${hit.id} ${hit.also}`.toLowerCase()
       return { ...hit, named: words.filter((word) => title.includes(word)).length }
     })
     .sort((a, b) => b.named - a.named)
