@@ -79,7 +79,20 @@ export function dipCountTasks(input: TaskInput, step: Step): Draft[] {
 function looksFrom(
   input: TaskInput,
   step: Step,
-  { from, until, minute, why }: { from: number; until: number; minute: number; why: string },
+  {
+    from,
+    until,
+    minute,
+    why,
+    counts = input.facts.counts,
+  }: {
+    from: number
+    until: number
+    minute: number
+    why: string
+    /** Counts that may do a look; all of them where it is left out. */
+    counts?: TaskInput['facts']['counts']
+  },
 ): Draft[] {
   const { facts, settings, horizon } = input
   const { clock } = settings
@@ -98,7 +111,7 @@ function looksFrom(
       notAfter: best + DIP_LATE_MS,
       measure: 'pest-count',
     }
-    const looks = facts.counts.filter(
+    const looks = counts.filter(
       ({ at, measure }) => (measure === 'pest-count' || measure === 'came-off') && at >= draft.notBefore,
     )
     // Done late, it makes good for the one that was missed.
@@ -123,16 +136,32 @@ export function cleanLookTasks(input: TaskInput, step: Step): Draft[] {
   })
 }
 
+/** It is light from then on, where nobody said when the lamps come on (EA). */
+const MORNING_MINUTE = 7 * 60
+const NOON_MINUTE = 12 * 60
+/** A look may begin so long before its hour. */
+const EARLY_MINUTES = 30
+
 /** Weekly inspections after dark, by magnifier and red light: quarantine.md 7.5, coral-in. */
 export function darkLookTasks(input: TaskInput, step: Step): Draft[] {
-  const { facts, journal } = input
-  const off = tankById(journal, facts.course.tankId)?.lightsOff
+  const { facts, journal, settings } = input
+  const tank = tankById(journal, facts.course.tankId)
+  const off = tank?.lightsOff
+  const on = tank?.lightsOn === undefined ? MORNING_MINUTE : minuteOfTime(tank.lightsOn)
   const minute = off === undefined ? DARK_MINUTE : Math.min(24 * 60 - 1, minuteOfTime(off) + AFTER_LIGHTS_MINUTES)
   return looksFrom(input, step, {
     from: facts.course.startedAt,
     until: facts.course.requiredDays,
     minute,
     why: 'what eats corals comes out when it is dark',
+    // What was counted by day says nothing of the night; a look is written down until noon after it.
+    counts: facts.counts.filter(({ at, measure, taskId }) => {
+      const at24 = settings.clock.minuteOf(at)
+      const begins = minute - EARLY_MINUTES
+      const ends = taskId?.split('/')[1] === step.id ? Math.max(on, NOON_MINUTE) : on
+      const isDark = begins < ends ? at24 >= begins && at24 < ends : at24 >= begins || at24 < ends
+      return measure === 'pest-count' && isDark
+    }),
   })
 }
 

@@ -353,3 +353,39 @@ test('every definition has its prose, and every choice its reason', () => {
         expect([id, option.id, choice.id, PROSE[id]!.whys[option.id]?.[choice.id]]).not.toContain(undefined)
   }
 })
+
+describe('the look after dark', () => {
+  const lookedAt = (time: string, day: number, more: { taskId?: string; measure?: 'pest-count' | 'came-off' } = {}) => {
+    const it = fragTub({ definition: 'coral-76', options: { pest: 'none' } })
+    it.write({
+      kind: 'tank-change',
+      ...it.at(-1, '08:00'),
+      tankId: 'frag',
+      changes: { lightsOn: '10:00', lightsOff: '20:00' },
+    })
+    const { measure = 'pest-count', taskId } = more
+    it.write({
+      kind: 'count',
+      ...it.at(day, time),
+      tankId: 'frag',
+      measure,
+      parts: [{ partId: 'zoa', value: 0 }],
+      courseId: 'c',
+      ...(taskId !== undefined && { taskId }),
+    })
+    const open = it
+      .plan(8, '23:00')
+      .tasks.filter(({ step, notBefore }) => step === 'look' && notBefore <= it.ms(8, '23:00'))
+    return open.length === 0
+  }
+  test.each<[string, number, Parameters<typeof lookedAt>[2], boolean]>([
+    ['21:30', 7, {}, true],
+    ['02:00', 8, {}, true],
+    ['14:00', 7, {}, false],
+    ['14:00', 7, { taskId: 'c/look/1' }, false],
+    ['09:00', 8, { taskId: 'c/look/1' }, true],
+    ['21:30', 7, { measure: 'came-off' }, false],
+  ])('a count at %s on day %i (%j) does it: %s', (time, day, more, done) => {
+    expect(lookedAt(time, day, more)).toBe(done)
+  })
+})
