@@ -94,4 +94,5 @@ export const dayNumber = ({ facts, settings }: TaskInput, day: Day): number =>
   day - settings.clock.dayOf(facts.course.startedAt)
 
 /** What a course's drug is called in a sentence: "copper" for all its forms. */
-export const drugWord = ({ dose }: Pick<DrugCourse, 'dose'>): string => (isCopper(dose.agent) ? 'copper' : agentWord(dose.agent))
+export const drugWord = ({ dose }: Pick<DrugCourse, 'dose'>): string =>
+  isCopper(dose.agent) ? 'copper' : agentWord(dose.agent)
