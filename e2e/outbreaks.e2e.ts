@@ -7,6 +7,7 @@ import {
   beginAtOrigin,
   closeRun,
   HOUSEHOLD,
+  logCount,
   noSideways,
   part,
   passThrough,
@@ -39,6 +40,7 @@ test('S11: black brush algae by the syringe, one plant left untreated, two weeks
   await pressUntilKept(page, 'Log 2.6 mL')
   const score = async (hours: number, stages: Readonly<Record<string, string>>) => {
     await go(hours, course)
+    await page.waitForLoadState('networkidle')
     for (const [name, stage] of Object.entries(stages))
       await page
         .getByRole('radiogroup', { name: `Stage of ${name}` })
@@ -60,8 +62,7 @@ test('S11: black brush algae by the syringe, one plant left untreated, two weeks
   await expect(page.getByRole('heading', { name: 'After an outbreak', level: 1 })).toBeVisible()
   // It is back in the fourth week.
   await go(37 * DAY, new URL(page.url()).pathname)
-  await page.getByRole('textbox', { name: 'covered at the weekly look' }).first().fill('9')
-  await page.getByRole('button', { name: 'Log the count' }).first().click()
+  await logCount(page, 'covered at the weekly look', '9')
   await expect(page.getByText('It is back: five percent covered again.')).toBeVisible()
   expect(await axe(page)).toEqual([])
 })
@@ -110,6 +111,7 @@ test('S13: bubble algae on a rock with a coral: timers, a warm tub, putty, and t
   await expect(page.getByText(/out of the water/).first()).toBeVisible()
   await closeRun(page)
   await go(7 * DAY, course)
+  await page.waitForLoadState('networkidle')
   await page
     .getByRole('button', { name: /^one more .*, the arch$/ })
     .first()
@@ -137,8 +139,7 @@ test('S14: freshwater cyano: three days dark, everybody out, peroxide by the net
   await go(3 * DAY + 2, '/')
   await expect(page.getByText(/10 L/).first()).toBeVisible()
   await go(4 * DAY + 10, course)
-  await page.getByRole('textbox', { name: 'covered', exact: true }).first().fill('3')
-  await page.getByRole('button', { name: 'Log the count' }).first().click()
+  await logCount(page, 'covered', '3')
   await expect(page.getByText('3 %').first()).toBeVisible()
   expect(await axe(page)).toEqual([])
 })
@@ -168,6 +169,7 @@ test('S17: pest anemones over every rock: counted out rock by rock, minutes out 
   await expect(page.getByText(/fall away/).first()).toBeVisible()
   expect(await noSideways(page)).toBe(0)
   await go(10 * DAY, course)
+  await page.waitForLoadState('networkidle')
   for (const rock of ['the arch', 'the shelf'])
     for (let i = 0; i < 6; i++)
       await page
@@ -202,6 +204,7 @@ test('S19: a leather coral that sulks: dripped on once, another place, and its p
     [8, '2, all out'],
   ] as const) {
     await go(day * DAY + 1, course)
+    await page.waitForLoadState('networkidle')
     await page
       .getByRole('radiogroup', { name: 'polyps out, toadstool' })
       .first()
@@ -222,8 +225,7 @@ test('S16, by UV: cells that do not halve ask for the genus again; nutrients und
   const course = await startCourse(page, 'dino-uv', 'reef')
   const cells = async (hours: number, count: string) => {
     await go(hours, course)
-    await page.getByRole('textbox', { name: 'cells in a field' }).first().fill(count)
-    await page.getByRole('button', { name: 'Log the count' }).first().click()
+    await logCount(page, 'cells in a field', count)
     await expect(page.getByRole('heading', { name: /^Cells in a field/ })).toContainText(count)
   }
   await cells(1, '20')
@@ -274,11 +276,7 @@ test('S16, by silicate: half a milligram first, then by what was taken up, and t
   await expect(page.getByText('24.5 mL').first()).toBeVisible()
   const share = async (hours: number, value: string) => {
     await go(hours, course)
-    const field = page.getByRole('textbox', { name: 'diatoms of both' }).first()
-    const card = field.locator('xpath=ancestor::*[.//button[normalize-space()="Log the count"]][1]')
-    await field.fill(value)
-    await expect(field).toHaveValue(value)
-    await card.getByRole('button', { name: 'Log the count' }).click()
+    await logCount(page, 'diatoms of both', value)
     await expect(page.getByRole('heading', { name: /^Diatoms of both/ })).toContainText(value)
   }
   await share(7 * DAY, '0.1')

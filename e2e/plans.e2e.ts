@@ -1,7 +1,7 @@
 import { expect, test, type Locator } from './support/test.ts'
 import { log, pressUntilKept, tabTo } from './support/app.ts'
 import { axe } from './support/axe.ts'
-import { at, beginAtOrigin, closeRun, HOUSEHOLD, noSideways, part, PEROXIDE, tank } from './support/plans.ts'
+import { at, beginAtOrigin, closeRun, HOUSEHOLD, logCount, noSideways, part, PEROXIDE, tank } from './support/plans.ts'
 import { seedMine } from './support/seed.ts'
 
 test.use({ timezoneId: 'Europe/London' })
@@ -26,8 +26,7 @@ test('S16, the dark: tested before, covered at the bench, ended by its rule, unc
     .getByRole('link', { name: /Blackout/ })
     .first()
     .click()
-  await page.getByRole('textbox', { name: 'covered', exact: true }).first().fill('60')
-  await page.getByRole('button', { name: 'Log the count' }).first().click()
+  await logCount(page, 'covered', '60')
   await expect(page.getByText('60 %').first()).toBeVisible()
 
   // Covered at the bench: what stays off is the treatment, and owed to nobody.

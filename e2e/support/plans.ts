@@ -62,6 +62,20 @@ export async function beginAtOrigin(page: Page): Promise<ReturnType<typeof clock
   return clockOf(page)
 }
 
+/**
+ * Types a count and logs it on its own card. Cards come with their own files: only once all are there is the first field and the first button of one card.
+ */
+export async function logCount(page: Page, name: string | RegExp, value: string): Promise<void> {
+  await page.waitForLoadState('networkidle')
+  const field = page.getByRole('textbox', { name, exact: true }).first()
+  await field.fill(value)
+  await expect(field).toHaveValue(value)
+  await field
+    .locator('xpath=ancestor::*[.//button[normalize-space()="Log the count"]][1]')
+    .getByRole('button', { name: 'Log the count' })
+    .click()
+}
+
 export const next = (page: Page) => page.getByRole('button', { name: 'Done, next' })
 
 /** Presses through steps at the bench, each of which has to be the one that is shown. */
