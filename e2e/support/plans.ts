@@ -51,6 +51,8 @@ export const clockOf =
     if (path !== null) {
       await page.goto(path)
       await expect(logLine(page)).toBeVisible()
+      // The cards come with their own files: before all are there, the first field and the first button may be of two cards.
+      await page.waitForLoadState('networkidle')
     }
   }
 
