@@ -4,10 +4,10 @@ import { Bar, Heading } from '../look/text.ts'
 export function AlarmSteps({ what, steps }: { what: string; steps: readonly string[] }) {
   const title = `${what}: what to do now`
   return (
-    <section aria-label={title}>
+    <section aria-label={title} style={{ marginBottom: 28 }}>
       <Heading>{title}</Heading>
       <Bar $tone="act" role="alert" style={{ marginTop: 12 }}>
-        <ol style={{ paddingLeft: 20 }}>
+        <ol style={{ paddingLeft: 20, listStyle: 'decimal' }}>
           {steps.map((step) => (
             <li key={step}>{step}</li>
           ))}

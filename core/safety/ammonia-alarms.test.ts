@@ -46,5 +46,5 @@ test('what to do has the litres of the tank; with copper in it no binder', () =>
   const steps = (...before: (readonly [number, Doing])[]) =>
     ammoniaAlarms(journalOf([FISH, [-5, nh4(0.5)], ...before]), NOW)[0]!.steps.join(' ')
   expect(steps()).toMatch(/Air.*Change 30–50 % of the water \(\d+ L to \d+ L\).*Feed nothing/)
-  expect(steps([-20, dose('quar', 'cu-chelated', 200)])).toMatch(/No ammonia binder/)
+  expect(steps([-20, dose('quar', 'cu-chelated', 200)])).toMatch(/Feed nothing today\. No ammonia binder/)
 })

@@ -37,9 +37,10 @@ function stepsFor(journal: Journal, tank: Tank, now: number): string[] {
   return [
     'Air: a stone, and a pump aimed at the surface.',
     `Change 30–50 % of the water${litres}, the same temperature and salinity, without chlorine, mixed to the level of any drug that is held.`,
+    'Feed nothing today.',
     copper && !copper.isGone
       ? 'No ammonia binder and no dechlorinator: with copper in the water they kill.'
-      : 'Feed nothing today. Dose nothing on top of it.',
+      : 'Add no medicine until ammonia is down.',
     'Look for a dead animal, food left over, a filter that stands still.',
     'Test again in four hours, and change again until it is under 0.25 mg/L in total.',
   ]

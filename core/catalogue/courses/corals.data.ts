@@ -1,7 +1,7 @@
 import { DIP_PESTS } from '../corals/dip-pests.data.ts'
 import { CORAL_DIPS } from '../corals/coral-dips.data.ts'
 import type { Definition, Option, Rule, Step, Track } from './definition.ts'
-import { FISHLESS_EVENTS, WARM_45, warmRules, warmSteps, type Warm } from './fallow.data.ts'
+import { FISHLESS_EVENTS, fishlessTrack, WARM_45, warmRules, warmSteps, type Warm } from './fallow.data.ts'
 import { UNIVERSAL_STOP } from './plan-parts.ts'
 
 const GEAR = 'Gloves and goggles for every cut and dip: zoanthids and their relatives can hold palytoxin. Never heat, scrub dry or blow on them; keep children and pets away.'
@@ -145,14 +145,7 @@ const quarantineOf = (days: number, warm?: Warm): Definition => ({
   ends: 'dips',
   lead: 'fishless',
   tracks: [
-    {
-      id: 'fishless',
-      kind: 'hold',
-      by: 'no-fish',
-      name: 'days without fish',
-      days,
-      ...(warm && { leastC: warm.leastC, elseDays: warm.elseDays }),
-    },
+    fishlessTrack(days, warm),
     dips,
   ],
   steps: [

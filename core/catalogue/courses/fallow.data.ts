@@ -1,4 +1,4 @@
-import type { Definition, Only, Option, Rule, Step } from './definition.ts'
+import type { Definition, Only, Option, Rule, Step, Track } from './definition.ts'
 
 /** What sets days without fish back, quarantine.md 7.4 and 7.5. */
 export const FISHLESS_EVENTS: readonly Rule[] = [
@@ -31,6 +31,19 @@ interface Fallow {
 
 /** 45 days, warm; 76 at any temperature: quarantine.md 7.5, fallow-45. */
 export const WARM_45: Warm = { leastC: 27, elseDays: 76 }
+
+/** The count of days without fish; `option`: as many as were chosen at the start. */
+export const fishlessTrack = (days: number | 'option', warm?: Warm): Track => ({
+  id: 'fishless',
+  kind: 'hold',
+  by: 'no-fish',
+  name: 'days without fish',
+  days,
+  ...(warm && { leastC: warm.leastC, elseDays: warm.elseDays }),
+})
+
+/** A choice of how many days, the first the usual one. */
+const lengthsOf = (...choices: Option['choices']): Option => ({ id: 'days', label: 'Days without fish', choices })
 
 /** What shows that the water was warm all the days. */
 export const warmSteps = (days: number, { leastC, only }: Warm): Step[] => [
@@ -70,14 +83,7 @@ function fallow({ id, days, name, treats, warm, water, lengths }: Fallow): Defin
     ends: 'count',
     lead: 'fishless',
     tracks: [
-      {
-        id: 'fishless',
-        kind: 'hold',
-        by: 'no-fish',
-        name: 'days without fish',
-        days: lengths ? 'option' : days,
-        ...(warm && { leastC: warm.leastC, elseDays: warm.elseDays }),
-      },
+      fishlessTrack(lengths ? 'option' : days, warm),
     ],
     steps: [
       {
@@ -116,14 +122,7 @@ export const FALLOW_COURSES: readonly Definition[] = [
     days: 45,
     name: 'days without fish, flukes and black spot',
     treats: ['skin-flukes', 'gill-flukes', 'black-spot-worm'],
-    lengths: {
-      id: 'days',
-      label: 'Days without fish',
-      choices: [
-        { id: '45', label: '45 days' },
-        { id: '28', label: '28 days' },
-      ],
-    },
+    lengths: lengthsOf({ id: '45', label: '45 days' }, { id: '28', label: '28 days' }),
   }),
   fallow({ id: 'fallow-brook', days: 45, name: '45 days without fish, brooklynella', treats: ['brooklynella'] }),
   fallow({
@@ -133,13 +132,6 @@ export const FALLOW_COURSES: readonly Definition[] = [
     treats: ['fw-ich', 'fw-velvet'],
     water: 'freshwater',
     warm: { leastC: 25, elseDays: 28, only: { option: 'days', is: ['14'] } },
-    lengths: {
-      id: 'days',
-      label: 'Days without fish',
-      choices: [
-        { id: '28', label: '28 days' },
-        { id: '14', label: '14 days, at 25 °C' },
-      ],
-    },
+    lengths: lengthsOf({ id: '28', label: '28 days' }, { id: '14', label: '14 days, at 25 °C' }),
   }),
 ]

@@ -8,7 +8,7 @@ import type { Tank } from '../../household/tanks.ts'
 import type { Journal } from '../../journal/journal.ts'
 import { holds, levelsOf, valuesOf } from '../../readings/evidence.ts'
 import { raisedBy } from '../../readings/raises.ts'
-import { DAY_APART_HOURS } from '../rules/quantities.ts'
+import { dayApart } from '../rules/quantities.ts'
 import { planRaise, type RaisePlan } from '../../water/correction/raise.ts'
 import { MS_PER_HOUR } from '../../time/zone.ts'
 import { preferredSalt, raiseCap, saltsFor, type CorrectionSalt } from '../../water/correction/salts.ts'
@@ -147,14 +147,9 @@ function sideForbids(
   if (!last || now - last.at > SIDE_TEST_HOURS * MS_PER_HOUR) return { why: 'not-tested', side: parameter }
   const high = bandFor(parameter, tank.profile ?? (hasSmallPolyps ? 'reef-sps' : 'reef-lps'))?.[1]
   if (high != null && holds(last, '>', high) !== 'no') return { why: 'over-band', side: parameter }
-  const before = levels.findLast(({ at }) => last.at - at >= DAY_APART_HOURS[0] * MS_PER_HOUR)
+  const before = dayApart(levels)?.before
   const cap = raiseCap(parameter.id, 'usual', hasSmallPolyps)
-  return before &&
-    last.at - before.at <= DAY_APART_HOURS[1] * MS_PER_HOUR &&
-    cap !== null &&
-    last.high - before.low > cap
-    ? { why: 'rising', side: parameter }
-    : null
+  return before && cap !== null && last.high - before.low > cap ? { why: 'rising', side: parameter } : null
 }
 
 /** The salt in a sentence. */

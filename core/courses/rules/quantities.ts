@@ -36,10 +36,10 @@ function takenReadings({ journal, facts }: RuleInput, parameter: string): Taken[
 const BASELINE_DAYS = 2
 
 /** Between a value and the one of the day before lie so many hours, at least and at most. */
-export const DAY_APART_HOURS = [12, 36] as const
+const DAY_APART_HOURS = [12, 36] as const
 
 /** The last of some values and the one of about a day before it; null where either is missing. */
-function dayApart(values: readonly Taken[]): { last: Taken; before: Taken } | null {
+export function dayApart<T extends { at: number }>(values: readonly T[]): { last: T; before: T } | null {
   const last = values.at(-1)
   const before = last && values.findLast(({ at }) => last.at - at >= DAY_APART_HOURS[0] * MS_PER_HOUR)
   return !last || !before || last.at - before.at > DAY_APART_HOURS[1] * MS_PER_HOUR ? null : { last, before }

@@ -26,9 +26,9 @@ test.each([
   ['qt-c-ttm', 'flashing'],
   ['qt-c-velvet', 'fine-dust-sheen'],
   ['qt-c-hybrid', 'fine-dust-sheen'],
-])('%s with %s: the due move is made all the same', (definition, sign) => {
+])('%s with %s: the move that is due is made anyway', (definition, sign) => {
   const warning = seen(definition, sign)
   expect(warning.offers).toBeUndefined()
-  expect(warning.text).toMatch(/A due move is made all the same\.$/)
+  expect(warning.text).toMatch(/Make the move that is due anyway\.$/)
   expect(warning.text).not.toMatch(/No move/)
 })

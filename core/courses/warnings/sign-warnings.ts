@@ -41,7 +41,7 @@ export function signSentence({
           text: `${what} This may be velvet, and moves ${rounds.track.rule.usualHours} h apart are too slow for it: make the due move, then go on every ${VELVET_HOURS} h, or dose copper or chloroquine now.`,
           offers: { definitionId: 'qt-c-velvet', label: `Start moves every ${VELVET_HOURS} h` },
         }
-      : { id: 'sign', tone: 'soon', text: `${what} A due move is made all the same.` }
+      : { id: 'sign', tone: 'soon', text: `${what} Make the move that is due anyway.` }
   }
   return { id: 'sign', tone: 'soon', text: `${what} No move out of the medicine while signs show.` }
 }

@@ -163,7 +163,7 @@ export function StartCourse() {
                           role === 'main' && tank
                             ? tank.volume
                               ? `${quantityText(volume(tank.volume.netL, settings.units))} net${tank.learnt ? ', as doses have shown' : ''}`
-                              : 'its net volume is not worked out: no dose can be'
+                              : 'its net volume is unknown, so no dose can be calculated'
                             : prose?.hints[role]
                         }
                         options={[
