@@ -38,7 +38,7 @@ test('S10 at the bench: a brown-jelly cut on the phone, its clocks, a reload in 
   await page.locator('body').press(' ')
   await expect(page.getByRole('timer', { name: 'out of the tank' })).toBeVisible()
   await page.getByRole('button', { name: 'one more, heads cut away' }).click()
-  await next(page).click()
+  await pressNext(page)
   // A photo in one tap, and a calendar that rings where a locked phone does not.
   await page.getByLabel(/^Photo: Brown jelly/).setInputFiles({
     name: 'head.png',
@@ -70,11 +70,11 @@ test('S10 at the bench: a brown-jelly cut on the phone, its clocks, a reload in 
   // On another screen what is still off stands at the top, and leads back.
   await page.goto('/water')
   await page.getByRole('link', { name: /Brown jelly: .*flow, auto top off still off/ }).click()
-  await next(page).click()
+  await pressNext(page)
   for (let i = 0; i < 3; i++) await page.getByRole('button', { name: 'one more, heads left' }).click()
-  await next(page).click()
+  await pressNext(page)
   await expect(page.getByRole('timer')).toHaveCount(0)
-  await next(page).click()
+  await pressNext(page)
   await through(page, 'Pumps on', 'Level back', 'Auto top-off on', 'Bucket down the drain')
   await closeRun(page)
   await expect(page.getByText(/any jelly now: give the colony up/)).toBeVisible()
@@ -158,14 +158,14 @@ test('a hybrid’s bath and move, from the course’s task: measured out, beside
   await expect(next(page)).toBeDisabled()
   expect(await axe(page)).toEqual([])
   await page.getByLabel('the tub').fill('24.5')
-  await next(page).click()
+  await pressNext(page)
   await expect(page.getByText('10 mL', { exact: true })).toBeVisible()
   await through(page, 'Peroxide into the tub', 'Lid on the tub', 'Fish into the tub')
   await page.getByRole('button', { name: 'Start 30 min' }).click()
   await expect(page.getByText(/One that rolls over/)).toBeVisible()
   await page.clock.fastForward(30 * 60_000)
   await expect(page.getByText(/time is up/).first()).toBeVisible()
-  await next(page).click()
+  await pressNext(page)
   await through(page, 'Into the clean tank', 'Bath water down the drain')
   await expect(page.getByText(/in the tub/).first()).toBeVisible()
   await closeRun(page)
@@ -192,7 +192,7 @@ test('a dip round over five corals: staggered in one tub, counted on pads, and t
   await page.getByLabel('the tub').fill('15')
   await expect(page.getByRole('alert')).toContainText('Corals suffer in a cold tub')
   await page.getByLabel('the tub').fill('25')
-  await next(page).click()
+  await pressNext(page)
   await through(page, 'Dip mixed', 'White tray')
   const corals = ['green zoanthids', 'orange zoanthids', 'Psammocora', 'hammer', 'torch']
   for (const coral of corals) {
@@ -205,7 +205,7 @@ test('a dip round over five corals: staggered in one tub, counted on pads, and t
   for (const coral of corals) {
     await expect(page.getByRole('timer', { name: `${coral}, Into the dip` })).toContainText('time is up')
     // Whose time is up comes out first: they wait in the rinse.
-    await next(page).click()
+    await pressNext(page)
   }
   await expect(page.getByRole('timer')).toHaveCount(0)
   for (const coral of corals) {
@@ -269,16 +269,16 @@ test('a peroxide session over patches: within the cap, the control left alone, t
   await page.getByLabel('3 % peroxide').fill('1.5')
   await expect(page.getByRole('alert')).toContainText('1.5 mL is over the 1 mL of 3 % peroxide in one session')
   await page.getByLabel('3 % peroxide').fill('0.6')
-  await next(page).click()
+  await pressNext(page)
   await expect(page.getByText('wood', { exact: true })).toBeVisible()
   await expect(page.getByText(/^0.6 of 1 mL/)).toBeVisible()
   await page.getByLabel('3 % peroxide').fill('0.3')
-  await next(page).click()
+  await pressNext(page)
   await page.getByRole('button', { name: 'Start 20 min' }).click()
   await expect(page.getByText(/15 min too early/)).toBeVisible()
   await page.clock.fastForward(20 * 60_000)
   await expect(page.getByText(/time is up/).first()).toBeVisible()
-  await next(page).click()
+  await pressNext(page)
   await through(page, 'Pumps and filter on', 'Level back', 'Auto top-off on', 'Syringe rinsed')
   await expect(page.getByText('0.9 mL').first()).toBeVisible()
   await closeRun(page)

@@ -1,7 +1,18 @@
 import { expect, test, type Locator } from './support/test.ts'
 import { log, pressUntilKept, tabTo } from './support/app.ts'
 import { axe } from './support/axe.ts'
-import { at, beginAtOrigin, closeRun, HOUSEHOLD, logCount, noSideways, part, PEROXIDE, tank } from './support/plans.ts'
+import {
+  at,
+  beginAtOrigin,
+  closeRun,
+  HOUSEHOLD,
+  logCount,
+  noSideways,
+  part,
+  PEROXIDE,
+  pressNext,
+  tank,
+} from './support/plans.ts'
 import { seedMine } from './support/seed.ts'
 
 test.use({ timezoneId: 'Europe/London' })
@@ -32,16 +43,15 @@ test('S16, the dark: tested before, covered at the bench, ended by its rule, unc
   // Covered at the bench: what stays off is the treatment, and owed to nobody.
   await page.getByRole('link', { name: 'step by step at the bench' }).first().click()
   await page.getByRole('button', { name: 'Begin at Reef' }).click()
-  const next = page.getByRole('button', { name: 'Done, next' })
   for (const words of ['Nitrate, phosphate and ammonia tested', 'Loose film siphoned', 'Lamps off at the plug']) {
     await expect(page.getByText(new RegExp(`^${words}`)).first()).toBeVisible()
-    await next.click()
+    await pressNext(page)
   }
   await page.getByRole('button', { name: 'one more, animals seen' }).click()
-  await next.click()
+  await pressNext(page)
   for (const words of ['Opaque sheets', 'Cover on', 'CO2 off', 'Air on']) {
     await expect(page.getByText(new RegExp(`^${words}`)).first()).toBeVisible()
-    await next.click()
+    await pressNext(page)
   }
   await closeRun(page)
   await page.getByRole('link', { name: 'To the course' }).click()
@@ -152,17 +162,16 @@ test('S15, planaria: asked to confirm first, dosed by the net volume, half chang
   await bench.click()
   for (const field of await page.getByRole('textbox', { name: /^Reason/ }).all()) await field.fill('as the course says')
   await page.getByRole('button', { name: 'Begin at Study' }).click()
-  const next = page.getByRole('button', { name: 'Done, next' })
   await expect(page.getByText('50 L').first()).toBeVisible()
-  await next.click()
+  await pressNext(page)
   for (let i = 0; i < 3; i++) await page.getByRole('button', { name: 'one more, alive of ten' }).click()
-  await next.click()
+  await pressNext(page)
   await page.getByLabel('changed').fill('50')
-  await next.click()
+  await pressNext(page)
   await expect(page.getByText(/for the replaced half/)).toBeVisible()
-  await next.click()
-  await next.click()
-  await next.click()
+  await pressNext(page)
+  await pressNext(page)
+  await pressNext(page)
   await closeRun(page)
   await page.getByRole('link', { name: 'To the course' }).click()
   await expect(page.getByText('Alive of ten in the jar').first()).toBeVisible()

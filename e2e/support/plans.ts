@@ -84,7 +84,7 @@ export const next = (page: Page) => page.getByRole('button', { name: 'Done, next
 export async function through(page: Page, ...titles: readonly string[]): Promise<void> {
   for (const words of titles) {
     await expect(page.getByText(new RegExp(`^${words}`)).first()).toBeVisible()
-    await next(page).click()
+    await pressNext(page)
   }
 }
 
