@@ -1,6 +1,7 @@
 import { animalGroupById } from '../catalogue/animal-group.ts'
 import type { Definition } from '../catalogue/courses/definitions.ts'
 import { coursesOf } from '../courses/course.ts'
+import { fishlessTrackOf } from '../courses/tracks/fishless.ts'
 import { residentsOf, type Animal } from '../household/animals.ts'
 import { tanksOf, type Tank } from '../household/tanks.ts'
 import type { Journal } from '../journal/journal.ts'
@@ -21,8 +22,7 @@ const ORDER: readonly RoundPlace[] = [
   'new-fish',
 ]
 
-const isCountedWithoutFish = ({ tracks }: Definition): boolean =>
-  tracks.some((track) => track.kind === 'hold' && track.by === 'no-fish')
+const isCountedWithoutFish = (definition: Definition): boolean => fishlessTrackOf(definition) !== undefined
 
 /** Where a tank comes in the round. */
 export function roundPlaceOf(journal: Journal, tankId: string, now: number): RoundPlace {

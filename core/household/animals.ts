@@ -1,3 +1,4 @@
+import { animalGroupById } from '../catalogue/animal-group.ts'
 import type { ContentOf } from '../journal/entry.ts'
 import type { Journal, Line } from '../journal/journal.ts'
 import { isolated } from '../words/isolated.ts'
@@ -35,6 +36,9 @@ export interface Animal {
   changes: readonly CountChange[]
   end: { at: number; how: 'died' | 'left'; cause?: string } | null
 }
+
+/** Whether an animal is a fish. */
+export const isFish = ({ group }: Pick<Animal, 'group'>): boolean => animalGroupById(group)?.kind === 'fish'
 
 /** What to call an animal: its name, else how many of which species. */
 export const animalLabel = ({ name, species, count, firstCount }: Animal): string =>

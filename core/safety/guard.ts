@@ -55,7 +55,9 @@ const ONCE_ONLY: ReadonlySet<string> = new Set([
   'bath-too-soon',
   'cannot-judge',
   'chloroquine-loss',
+  'coral-early',
   'day-cap',
+  'fish-in-fallow',
   'kit-crosses',
   'mid-course',
   'new-fish',
@@ -74,6 +76,7 @@ const ONCE_ONLY: ReadonlySet<string> = new Set([
   'temp-apart',
   'top-off-large',
   'treated-to-display',
+  'unproven',
   'which-tank',
   'wrong-water',
 ])

@@ -2,6 +2,7 @@ import { Link } from 'react-aria-components'
 import { measureText } from '../../../core/words/measure.ts'
 import { useParams } from 'react-router'
 import { arrivalOf } from '../../../core/arrivals/box/history.ts'
+import { passportOf } from '../../../core/courses/passport/passport.ts'
 import { trainingOf } from '../../../core/arrivals/introductions/introductions.ts'
 import { WAY_NAMES } from '../../../core/arrivals/run/step-words.ts'
 import { signLabel } from '../../../core/catalogue/sign-label.ts'
@@ -19,6 +20,7 @@ import { Pictures } from '../../photos/Pictures.tsx'
 import { groupName, tankName } from '../../words/entries.ts'
 import { figures, listed } from '../../../core/words/numbers.ts'
 import { parameterValue, quantityText } from '../../../core/words/quantities.ts'
+import { PassportFacts } from './PassportFacts.tsx'
 import { TrainingForm } from './TrainingForm.tsx'
 
 /** The arrival ledger of one animal: where from, how long, the bag, the way across, first meal, first signs. */
@@ -81,6 +83,7 @@ export function AnimalArrival() {
     ],
     record.noQuarantine ? ['quarantine', 'none, by choice; watched instead'] : null,
   ]
+  const passport = animal.end ? null : passportOf(journal, animal.id, now)
   return (
     <Page>
       <Stack $gap={22}>
@@ -107,6 +110,7 @@ export function AnimalArrival() {
                   : [],
               )}
             </Facts>
+            {passport && <PassportFacts passport={passport} />}
             {record.noQuarantine && (
               <div>
                 <ButtonLink href={`/courses/new?definition=qt-g-none&tank=${animal.stays.at(-1)?.tankId ?? ''}`}>

@@ -4,6 +4,8 @@ import { styled } from 'styled-components'
 import { animalGroupById } from '../../../core/catalogue/animal-group.ts'
 import { BAND_PROFILES } from '../../../core/catalogue/parameter.ts'
 import { animalLabel, animalsOf, residentsOf, type Animal } from '../../../core/household/animals.ts'
+import { passportOf, tankProofOf } from '../../../core/courses/passport/passport.ts'
+import { passportWords, tankProofWords } from '../../../core/courses/passport/passport-words.ts'
 import { tankById, type Tank } from '../../../core/household/tanks.ts'
 import { useHousehold } from '../../journal/provider.tsx'
 import { iso } from '../../../core/time/zone.ts'
@@ -161,12 +163,15 @@ function Learnt({ tank }: { tank: Tank }) {
 }
 
 function Residents({ tank }: { tank: Tank }) {
-  const { journal } = useHousehold()
+  const { journal, settings } = useHousehold()
+  const now = useNow()
   const residents = residentsOf(journal, tank.id)
   const gone = animalsOf(journal).filter((animal) => animal.end && animal.stays.at(-1)!.tankId === tank.id)
+  const clean = tankProofWords(journal, tankProofOf(journal, tank.id, now), settings.clock)
   return (
     <section>
       <Heading>Who lives here</Heading>
+      {clean !== null && <Small style={{ paddingTop: 10 }}>{clean}.</Small>}
       {residents.length === 0 && <Small style={{ paddingTop: 10 }}>Nobody.</Small>}
       <Rows>
         {residents.map((animal) => (
@@ -189,11 +194,12 @@ function Residents({ tank }: { tank: Tank }) {
 }
 
 function Resident({ animal }: { animal: Animal }) {
-  const { settings } = useHousehold()
+  const { journal, settings } = useHousehold()
   const now = useNow()
   const [editing, setEditing] = useState(false)
   if (editing) return <AnimalForm animal={animal} onDone={() => setEditing(false)} />
   const here = animal.stays.at(-1)!
+  const passport = passportOf(journal, animal.id, now)
   return (
     <div style={{ display: 'flex', justifyContent: 'space-between', gap: 12 }}>
       <div>
@@ -203,6 +209,12 @@ function Resident({ animal }: { animal: Animal }) {
           {animal.name && `${animal.species}, `}
           {animalGroupById(animal.group)?.name ?? animal.group}; here since{' '}
           {dayBeside(settings.clock.dayOf(here.from), settings.clock.dayOf(now))}
+          {passport && passport.state !== 'unproven' && (
+            <>
+              <br />
+              {passportWords(passport, settings.clock)}
+            </>
+          )}
         </Quiet>
       </div>
       <PlainButton onPress={() => setEditing(true)} aria-label={`Change ${animalLabel(animal)}`}>

@@ -296,3 +296,26 @@ test('all tanks: how much water, who lives there; those taken down apart', async
   const apart = screen.getByRole('heading', { name: 'Taken down' }).closest('section')!
   expect(within(apart).getByRole('link', { name: /^Old tub/ })).toBeInTheDocument()
 })
+
+describe('who lives here, and what each has behind it', () => {
+  const day = (n: number) => ({ happened: new Date(Date.now() + n * 86_400_000).toISOString() })
+  const fallow: Content = {
+    kind: 'course-start',
+    ...day(-100),
+    courseId: 'f',
+    definition: 'fallow-76',
+    tanks: { main: 'q' },
+    animalIds: [],
+  }
+
+  test('a tank that stood its days says so; who came in unproven is named with the days of looks', async () => {
+    await open('/tanks/q', QUARANTINE, fallow)
+    expect(await screen.findByText(/^Quarantine is proven since/)).toBeInTheDocument()
+  })
+
+  test('after somebody unproven', async () => {
+    const loose: Content = { ...arrival('loose', 'q', 0, 1, 'Loose'), ...day(-2) }
+    await open('/tanks/q', QUARANTINE, fallow, loose)
+    expect(await screen.findByText(/^Quarantine is unproven since .*Loose on .*A look a day until/)).toBeInTheDocument()
+  })
+})

@@ -94,6 +94,15 @@ function fallow({ id, days, name, treats, warm, water, lengths }: Fallow): Defin
         how: 'A tiny pinch of food in a reef; without corals ammonium chloride to at most 0.5 mg/L total ammonia.',
       },
       ...(warm ? warmSteps(days, warm) : []),
+      {
+        id: 'bring-back',
+        title: 'Bring fish back',
+        act: 'move',
+        due: { by: 'bring-back' },
+        how: 'Match the water first. Half a meal on the first evening, and nobody else for ten days.',
+      },
+      { id: 'back-look', title: 'Watch half an hour', act: 'look', due: { by: 'back-looks' } },
+      { id: 'ammonia', title: 'Test ammonia', act: 'read', due: { by: 'back-ammonia' } },
       { id: 'close', title: 'Finish the days without fish', act: 'close', due: { by: 'close-count' }, ...(warm && { needs: ['warm'] }) },
     ],
     rules: [

@@ -26,7 +26,7 @@ function fallow(lengths: Readonly<Record<string, number>> = {}) {
     it.write({ kind: 'move', ...it.at(0, '10:00'), animalId, fromTankId: 'quar', toTankId: 'obs' })
   return it
 }
-const back = (it: ReturnType<typeof fallow>, day = 80) => restocking(it.journal, it.plan(day, '12:00'))
+const back = (it: ReturnType<typeof fallow>, day = 80) => restocking(it.journal, it.plan(day, '12:00').facts)
 
 test('a fish of 8 cm is about 10 g, and twice as long eight times as heavy', () => {
   expect(fishMassG(8)).toBeCloseTo(10.24, 9)
@@ -43,7 +43,7 @@ test('without lengths by heads: at most 30 in a hundred, at least one at a time'
     days: [10, 14],
   })
   const never = quarantine({ definition: 'fallow-76', start: { animalIds: [], tanks: { main: 'obs' } } })
-  expect(restocking(never.journal, never.plan(80, '12:00'))).toBeNull()
+  expect(restocking(never.journal, never.plan(80, '12:00').facts)).toBeNull()
 })
 
 test('with every length by mass: lightest first, at most 30 in a hundred of what lived there, a heavy one alone', () => {
@@ -74,4 +74,60 @@ test('what lives there again is said', () => {
   it.write({ kind: 'move', ...it.at(78, '10:00'), animalId: 'ash', fromTankId: 'obs', toTankId: 'quar' })
   expect(back(it)!.now).toMatchObject({ fish: 1 })
   expect(back(it)!.now.massG).toBeCloseTo(4.32, 9)
+})
+
+describe('coming back once the days are full', () => {
+  /** Cobalt and Ash left on day 0 and went through a quarantine of watching; day 77 is the first with 76 full days. */
+  const back76 = (...proven: readonly string[]) => {
+    const it = fallow({ cobalt: 8, ash: 8, dot: 5 })
+    it.write({
+      kind: 'course-start',
+      ...it.at(1, '08:00'),
+      courseId: 'watch',
+      definition: 'qt-f-observe',
+      tanks: { main: 'obs' },
+      animalIds: [...proven],
+    })
+    it.write({ kind: 'course-end', ...it.at(50, '08:00'), courseId: 'watch', outcome: 'finished' })
+    return it
+  }
+  const stepsOf = (it: ReturnType<typeof back76>, day: number, time = '12:00') =>
+    it
+      .plan(day, time)
+      .tasks.filter(({ step }) => ['bring-back', 'back-look', 'ammonia', 'close'].includes(step))
+      .map(
+        ({ step, title, why, waitsFor }) =>
+          `${step}: ${title}; ${why}${waitsFor ? `; waits for ${waitsFor.join(', ')}` : ''}`,
+      )
+
+  test('the lightest proven one first, with how often the filter was fed', () => {
+    const it = back76('cobalt', 'ash', 'dot')
+    it.write({ kind: 'feed', ...it.at(3, '08:00'), tankId: 'quar', foodG: 0.1 })
+    const [first] = stepsOf(it, 80)
+    expect(first).toMatch(/^bring-back: Bring back dot; 2\.5 g, step 1; fed on 1 of 76 days without fish$/)
+  })
+
+  test('nobody before the days are full, and nobody who is not proven', () => {
+    expect(stepsOf(back76('cobalt', 'ash', 'dot'), 70).filter((one) => one.startsWith('bring-back'))).toEqual([])
+    // Not all of those in the tank were of the course: who lives with an unproven fish is none that is proven.
+    expect(stepsOf(back76('dot'), 80).filter((one) => one.startsWith('bring-back'))).toEqual([])
+  })
+
+  test('after a step a look and both tests of ammonia a day for a week, and the next step ten days on', () => {
+    const it = back76('cobalt', 'ash', 'dot')
+    it.write({ kind: 'move', ...it.at(80, '10:00'), animalId: 'dot', fromTankId: 'obs', toTankId: 'quar' })
+    const after = stepsOf(it, 81)
+    expect(after).toContainEqual(expect.stringMatching(/^back-look: Watch half an hour; day 1 of 7/))
+    expect(after).toContainEqual(expect.stringMatching(/^ammonia: Test ammonia; total ammonia by kit, and free/))
+    expect(after).toContainEqual(
+      expect.stringMatching(/^close: .*waits for 7 days of looks .*, the fish that are still/),
+    )
+    const next = it.plan(81, '12:00').tasks.find(({ step }) => step === 'bring-back')!
+    expect(next).toMatchObject({ animalIds: ['ash'], toTankId: 'quar', state: 'ahead' })
+    expect(next.notBefore).toBe(it.ms(90, '10:00'))
+    expect(next.best).toBe(it.ms(94, '10:00'))
+    expect(stepsOf(it, 88).filter((one) => /^(back-look|ammonia)/.test(one))).toEqual([])
+    // A new fish that was never in quarantine is met at the door, and the days stand.
+    expect(it.plan(81, '12:00').fishless!.state).toBe('full')
+  })
 })

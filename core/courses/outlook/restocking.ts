@@ -1,9 +1,14 @@
-import { animalGroupById } from '../../catalogue/animal-group.ts'
-import { animalsOf, countAt, residentsOf, type Animal } from '../../household/animals.ts'
+import { animalsOf, countAt, isFish, residentsOf, type Animal } from '../../household/animals.ts'
 import { massOf } from '../../household/fish-mass.ts'
 import type { Journal } from '../../journal/journal.ts'
-import { MS_PER_DAY } from '../../time/zone.ts'
-import type { CoursePlan } from '../plan.ts'
+import { MS_PER_DAY, type ZoneClock } from '../../time/zone.ts'
+import { lookedOf, type Looked } from '../../watching/short-looks.ts'
+import { passportOf } from '../passport/passport.ts'
+import { countFishless } from '../tracks/fishless.ts'
+import type { CourseRecord } from '../record/record.ts'
+
+/** Looks and both tests of ammonia go on for so many days after each fish: quarantine.md 7.5. */
+export const WATCHED_DAYS = 7
 
 /** Share of the former fish mass that comes back at once, and the days until the next: quarantine.md 7.5 (HP). */
 const RESTOCK = { share: 0.3, days: [10, 14] as const }
@@ -24,12 +29,12 @@ export interface Restocking {
   /** What may come back at once: heads, and g where the mass is known. */
   atATime: { fish: number; massG: number | null }
   steps: number
+  /** Who they were, dead ones too. */
+  stock: readonly Animal[]
   /** The living ones of them in steps, lightest first; empty where their mass is not known. */
   order: readonly RestockStep[]
   days: readonly [number, number]
 }
-
-const isFish = ({ group }: Animal): boolean => animalGroupById(group)?.kind === 'fish'
 
 /** Their mass together, g; null where one has no length on record. */
 function massTogether(fish: readonly { animal: Animal; count: number }[]): number | null {
@@ -53,9 +58,10 @@ function inSteps(fish: readonly { animal: Animal; massG: number }[], mostG: numb
 /**
  * Restocking in steps; null where no fish of the tank is on record.
  * @example
- * restocking(journal, plan)?.before // { fish: 5, massG: 112 }
+ * restocking(journal, plan.facts)?.before // { fish: 5, massG: 112 }
  */
-export function restocking(journal: Journal, { course, facts }: CoursePlan): Restocking | null {
+export function restocking(journal: Journal, facts: CourseRecord): Restocking | null {
+  const { course } = facts
   const left = Math.max(-Infinity, ...facts.fishIn.map(({ to }) => to ?? -Infinity))
   if (!Number.isFinite(left)) return null
   const stock = animalsOf(journal)
@@ -84,6 +90,7 @@ export function restocking(journal: Journal, { course, facts }: CoursePlan): Res
           mostG,
         )
   return {
+    stock: stock.map(({ animal }) => animal),
     before: { fish: heads, massG },
     now: { fish: residents.reduce((sum, { count }) => sum + count, 0), massG: massTogether(residents) },
     atATime: { fish: mostHeads, massG: mostG },
@@ -91,4 +98,92 @@ export function restocking(journal: Journal, { course, facts }: CoursePlan): Res
     order,
     days: RESTOCK.days,
   }
+}
+
+/** How the coming back stands once the days are full. */
+export interface ComingBack {
+  /** Fish that came in since, by day. */
+  returned: readonly { at: number; animalIds: readonly string[] }[]
+  /** Who may come back next: proven, lightest first, no more than the filter bears at once; none where nobody is proven. */
+  next: readonly Animal[]
+  nextG: number | null
+  /** Former stock that is not proven yet. */
+  unproven: readonly Animal[]
+  /** From when the next may come, and when better: ten and fourteen days after the last. */
+  from: number
+  best: number
+  /** Local days on which the filter was fed, of those without fish. */
+  fed: { days: number; of: number }
+  /** Fish that live here now, and the looks at them. */
+  here: readonly string[]
+  looks: readonly Looked[]
+}
+
+/**
+ * How the fish of a tank come back after their days: who is proven, in which order and mass, and how far it is.
+ * @param fullAt ms: when the days without fish were full
+ * @returns null where no fish of the tank is on record
+ */
+export function comingBackOf(
+  journal: Journal,
+  facts: CourseRecord,
+  fullAt: number,
+  clock: ZoneClock,
+): ComingBack | null {
+  const { course, now } = facts
+  const plan = restocking(journal, facts)
+  if (!plan) return null
+  const byDay = new Map<number, { at: number; animalIds: string[] }>()
+  for (const { from, animalId } of facts.fishIn) {
+    if (animalId === undefined || from < fullAt || from > now) continue
+    const day = clock.dayOf(from)
+    const same = byDay.get(day) ?? { at: from, animalIds: [] }
+    byDay.set(day, { at: Math.max(same.at, from), animalIds: [...same.animalIds, animalId] })
+  }
+  const returned = [...byDay.values()].sort((a, b) => a.at - b.at)
+  const out = plan.stock.filter(
+    ({ stays, end, count }) => end === null && count > 0 && stays.at(-1)?.tankId !== course.tankId,
+  )
+  const isProven = ({ id }: Animal) => passportOf(journal, id, now)?.state === 'proven'
+  const proven = out.filter(isProven)
+  const next = firstStep(proven, plan.atATime)
+  const last = returned.at(-1)
+  const here = residentsOf(journal, course.tankId).filter(isFish)
+  return {
+    returned,
+    next,
+    nextG: massTogether(next.map((animal) => ({ animal, count: animal.count }))),
+    unproven: out.filter((animal) => !isProven(animal)),
+    from: last ? last.at + RESTOCK.days[0] * MS_PER_DAY : fullAt,
+    best: last ? last.at + RESTOCK.days[1] * MS_PER_DAY : fullAt,
+    fed: feedsWithoutFish(facts, clock),
+    here: here.map(({ id }) => id),
+    looks: here.flatMap(({ id }) =>
+      journal
+        .about(`animal:${id}`)
+        .flatMap(({ content, at, struck }) =>
+          !struck && content.kind === 'sighting' && at >= fullAt && at <= now ? [lookedOf(at, content)] : [],
+        ),
+    ),
+  }
+}
+
+/** On how many local days of those without fish the filter was fed, of those there were so far. */
+export function feedsWithoutFish(facts: CourseRecord, clock: ZoneClock): { days: number; of: number } {
+  const counted = countFishless(facts, clock)
+  if (!counted || counted.begunAt === null) return { days: 0, of: 0 }
+  const from = clock.dayOf(counted.begunAt)
+  const until = from + counted.days
+  const fed = new Set(facts.feeds.map((at) => clock.dayOf(at)).filter((day) => day >= from && day < until))
+  return { days: fed.size, of: counted.days }
+}
+
+/** The lightest of some fish, as many as may come at once: by mass where every one has a length on record, else by heads. */
+function firstStep(fish: readonly Animal[], { fish: mostHeads, massG: mostG }: Restocking['atATime']): Animal[] {
+  if (mostG === null) return fish.slice(0, mostHeads)
+  const steps = inSteps(
+    fish.map((animal) => ({ animal, massG: massOf(animal, animal.count)! })),
+    mostG,
+  )
+  return [...(steps[0]?.animals ?? [])]
 }

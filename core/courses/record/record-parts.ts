@@ -1,5 +1,5 @@
 import { animalGroupById } from '../../catalogue/animal-group.ts'
-import { animalById, animalsOf } from '../../household/animals.ts'
+import { animalById, animalsOf, type Animal } from '../../household/animals.ts'
 import { coralsOf, livingCorals } from '../../household/corals.ts'
 import type { CountMeasure } from '../../catalogue/courses/definitions.ts'
 import type { Part } from '../../household/parts.ts'
@@ -11,7 +11,7 @@ import { psuOfGravity } from '../../salinity/gravity.ts'
 import { MS_PER_DAY, MS_PER_HOUR } from '../../time/zone.ts'
 import type { Course } from '../course.ts'
 import type { CourseRecord } from './record.ts'
-import { fishlessDays, type FishlessTrack } from '../tracks/fishless.ts'
+import { fishlessDays, fishlessTrackOf } from '../tracks/fishless.ts'
 import { isWholeDip } from '../tracks/dips.ts'
 import { countedMassMg } from '../../dosing/counted-mass.ts'
 
@@ -59,15 +59,35 @@ export const hadFishWithin = (journal: Journal, tankId: string, at: number, days
       ),
   )
 
+/** Whether nothing of fish could reach an animal of a tank in the days before it leaves: no fish, no wet contact, nobody from outside. */
+export const isCleanOfFish = (
+  journal: Journal,
+  animal: Pick<Animal, 'arrivedAt'> | null,
+  tankId: string,
+  at: number,
+  days: number,
+): boolean => {
+  const isWithin = (when: number) => when < at && at - when < days * MS_PER_DAY
+  return !(
+    hadFishWithin(journal, tankId, at, days) ||
+    (animal !== null && isWithin(animal.arrivedAt)) ||
+    journal
+      .ofKind('contact')
+      .some(
+        ({ content, at: when }) =>
+          content.tankId === tankId && isWithin(when) && bringsParasites(journal, content, when),
+      ) ||
+    journal.ofKind('arrival').some(({ content, at: when }) => content.tankId === tankId && isWithin(when))
+  )
+}
+
 /** What bears on a count of days without fish. */
 export function fallowFacts(
   journal: Journal,
   course: Course,
   until: number,
 ): Pick<CourseRecord, 'fishIn' | 'wetItems' | 'feeds'> {
-  const counted = course.definition.tracks.find(
-    (track): track is FishlessTrack => track.kind === 'hold' && track.by === 'no-fish',
-  )
+  const counted = fishlessTrackOf(course.definition)
   if (!counted) return { fishIn: [], wetItems: [], feeds: [] }
   const { tankId } = course
   const isFish = (group: string) => animalGroupById(group)?.kind === 'fish'
@@ -79,7 +99,8 @@ export function fallowFacts(
         .map(({ from, to }) => ({ from, to: to !== null && to > until ? null : to, animalId })),
     )
   // What stood as many days without fish as are counted here has been through its quarantine.
-  const hadFish = (from: string, at: number): boolean => hadFishWithin(journal, from, at, fishlessDays(counted, course))
+  const isClean = (id: string, from: string, at: number): boolean =>
+    isCleanOfFish(journal, animalById(journal, id), from, at, fishlessDays(counted, course))
   return {
     fishIn,
     wetItems: [
@@ -103,7 +124,7 @@ export function fallowFacts(
             at > course.startedAt &&
             at <= until &&
             !isFish(animalById(journal, content.animalId)?.group ?? '') &&
-            hadFish(content.fromTankId, at),
+            !isClean(content.animalId, content.fromTankId, at),
         )
         .map(({ at, content }) => ({ at, why: 'new-wet-item' as const, animalId: content.animalId })),
     ],

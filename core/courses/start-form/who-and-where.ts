@@ -12,7 +12,7 @@ export const isFor = ({ water: own }: Definition, water: 'marine' | 'freshwater'
 
 /** Whether a course is for fish that are named at its start. */
 export const isOfFish = ({ kind, steps }: Definition): boolean =>
-  kind === 'school' || kind === 'add-on' || steps.some(({ act }) => act === 'look')
+  kind === 'school' || kind === 'add-on' || (kind !== 'fallow' && steps.some(({ act }) => act === 'look'))
 
 /** Whether a course is for corals that are named at its start. */
 export const isOfCorals = ({ kind }: Definition): boolean => kind === 'coral'

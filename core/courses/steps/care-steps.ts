@@ -15,16 +15,21 @@ const AMMONIA_DAYS = 14
 
 /** Total ammonia by kit and free ammonia by a badge, daily for the first fourteen days: quarantine.md 1 and 8. */
 export function ammoniaTasks(input: TaskInput, step: Step): Draft[] {
-  const { facts, settings, journal, observation, horizon, rounds } = input
+  if (input.observation) return []
+  const startDay = input.settings.clock.dayOf(input.facts.course.startedAt)
+  return ammoniaOnDays(input, step, startDay, startDay + AMMONIA_DAYS - 1)
+}
+
+/** Both tests of ammonia on each local day from one to another, today at the soonest, where they were not done yet. */
+export function ammoniaOnDays(input: TaskInput, step: Step, from: Day, until: Day): Draft[] {
+  const { facts, settings, journal, horizon, rounds } = input
   const tankId = rounds?.tankId ?? facts.course.tankId
   const { course, now } = facts
-  if (observation) return []
   const { clock } = settings
-  const startDay = clock.dayOf(course.startedAt)
   const testedOn = (parameter: string, day: Day) =>
     trustedReadingsOf(journal, tankId, parameter).some(({ at }) => at <= now && clock.dayOf(at) === day)
   const drafts: Draft[] = []
-  for (let day = Math.max(startDay, clock.dayOf(now)); day <= Math.min(horizon, startDay + AMMONIA_DAYS - 1); day++) {
+  for (let day = Math.max(from, clock.dayOf(now)); day <= Math.min(horizon, until); day++) {
     const missing = [
       ...(testedOn('tan', day) ? [] : ['total ammonia by kit']),
       ...(testedOn('nh3', day) ? [] : ['free ammonia by a badge']),

@@ -312,8 +312,8 @@ describe('coral quarantine: quarantine.md 7.5', () => {
     expect(it.plan(2, '12:00').dips!.restarts).toHaveLength(1)
   })
 
-  test('a snail or coral moved in from water with fish sets the days back; from water long without fish it does not', () => {
-    const moved = (withFish: boolean) => {
+  test('a snail or coral moved in from water with fish sets the days back; from water long without fish, and long there, it does not', () => {
+    const moved = (withFish: boolean, since = -100) => {
       const it = fragTub({ definition: 'coral-76', options: {} })
       for (const [animalId, group] of [
         ['turbo', 'shrimp-crab-snail'],
@@ -321,7 +321,7 @@ describe('coral quarantine: quarantine.md 7.5', () => {
       ] as const)
         it.write({
           kind: 'arrival',
-          ...it.at(-3, '10:00'),
+          ...it.at(since, '10:00'),
           animalId,
           tankId: 'hall',
           species: animalId,
@@ -334,6 +334,8 @@ describe('coral quarantine: quarantine.md 7.5', () => {
     expect(moved(true).fishless).toMatchObject({ days: 2, restarts: [{ why: 'new-wet-item', animalId: 'turbo' }] })
     expect(moved(true).warnings.find(({ id }) => id === 'new-wet-item')!.text).toMatch(/turbo came in/)
     expect(moved(false).fishless).toMatchObject({ days: 11, restarts: [] })
+    // Bought twelve days ago, it is as fresh as its shop, whatever tank it stood in since.
+    expect(moved(false, -3).fishless).toMatchObject({ days: 2, restarts: [{ why: 'new-wet-item' }] })
   })
 
   test('a wet hand costs no day', () => {

@@ -1,4 +1,4 @@
-import type { Track } from '../../catalogue/courses/definitions.ts'
+import type { Definition, Track } from '../../catalogue/courses/definitions.ts'
 import type { ContentOf } from '../../journal/entry.ts'
 import type { ZoneClock } from '../../time/zone.ts'
 import type { Course } from '../course.ts'
@@ -29,6 +29,10 @@ export interface FishlessState {
   restarts: readonly FishlessRestart[]
 }
 
+/** The count of days without fish of a definition; undefined where it has none. */
+export const fishlessTrackOf = ({ tracks }: Pick<Definition, 'tracks'>): FishlessTrack | undefined =>
+  tracks.find((one): one is FishlessTrack => one.kind === 'hold' && one.by === 'no-fish')
+
 /** Whole days that a track asks for: its own, or those that were chosen at the start. */
 export const fishlessDays = ({ days }: FishlessTrack, { requiredDays }: Pick<Course, 'requiredDays'>): number =>
   days === 'option' ? requiredDays : days
@@ -39,15 +43,13 @@ export const fishlessDays = ({ days }: FishlessTrack, { requiredDays }: Pick<Cou
  */
 export function countFishless(record: CourseRecord, clock: ZoneClock): FishlessState | null {
   const { course, fishIn, wetItems, now } = record
-  const track = course.definition.tracks.find(
-    (one): one is FishlessTrack => one.kind === 'hold' && one.by === 'no-fish',
-  )
+  const track = fishlessTrackOf(course.definition)
   if (!track) return null
   const needsDays = fishlessDays(track, course)
   const midnightAfter = (at: number): number => clock.instantAt(clock.dayOf(at) + 1)
   const firstLeft = Math.min(...fishIn.map(({ to }) => to ?? Infinity))
-  const hadFish = fishIn.length > 0
-  // A tank that never held fish counts from the course's own start.
+  const hadFish = fishIn.some(({ from }) => from <= course.startedAt)
+  // A tank that held no fish by then counts from the course's own start.
   const points: (Omit<FishlessRestart, 'why'> & { why: FishlessRestart['why'] | null })[] = [
     ...(hadFish ? [] : [{ at: course.startedAt, why: null }]),
     ...fishIn.map(({ to }) => ({ at: to ?? Infinity, why: null })),

@@ -1,42 +1,52 @@
-import { animalGroupById } from '../../catalogue/animal-group.ts'
-import { hadFishWithin } from '../../courses/record/record-parts.ts'
+import { isCleanOfFish } from '../../courses/record/record-parts.ts'
+import { fishlessTrackOf } from '../../courses/tracks/fishless.ts'
+import { dayAs } from '../../time/words.ts'
 import { recordOf } from '../../courses/record/record.ts'
 import { setState } from '../../courses/tracks/sets.ts'
 import { coursesOf, type Course } from '../../courses/course.ts'
-import { animalLabel, type Animal } from '../../household/animals.ts'
+import { animalLabel, isFish, type Animal } from '../../household/animals.ts'
+import { DEFAULT_SETTINGS, settingsOf } from '../../household/settings.ts'
 import { tankById } from '../../household/tanks.ts'
 import type { Definition } from '../../catalogue/courses/definitions.ts'
 import type { ContentOf } from '../../journal/entry.ts'
 import type { Journal } from '../../journal/journal.ts'
+import { tankProofOf } from '../../courses/passport/passport.ts'
 import { concern, type Concern } from '../concern.ts'
 import type { Resident } from '../water/residents.ts'
 import { isCountFull } from './count-full.ts'
+import { quarantineEnd } from './door.ts'
 
 const isRunningAt = ({ startedAt, ended }: Course, at: number): boolean =>
   startedAt <= at && (ended === null || ended.at > at)
 
-const isFish = ({ group }: Pick<Animal, 'group'>): boolean => animalGroupById(group)?.kind === 'fish'
-
 /** Whether a new fish sets a course’s count back: a school’s, and every count of days without fish. quarantine.md 7.4. */
-const isSetBackByFish = ({ kind, tracks }: Definition): boolean =>
-  kind === 'school' || tracks.some((track) => track.kind === 'hold' && track.by === 'no-fish')
+const isSetBackByFish = (definition: Definition): boolean =>
+  definition.kind === 'school' || fishlessTrackOf(definition) !== undefined
 
 /** What a fish brings to a course that runs in the water it comes into: it is not of the course, and the count starts over. */
 export function newFishConcerns(journal: Journal, tankId: string, animal: Animal, at: number): Concern[] {
   if (!isFish(animal)) return []
-  return coursesOf(journal)
-    .filter(
-      ({ definition, tankId: where, animalIds }) =>
-        where === tankId && isSetBackByFish(definition) && !animalIds.includes(animal.id),
-    )
-    .filter((course) => isRunningAt(course, at))
-    .map(() => ({
-      rule: 'new-fish',
-      severity: 'caution' as const,
-      what: `${animalLabel(animal)} comes into a running course`,
-      reason: 'the count starts over for every fish in that water; say whether it joins the course',
-      override: 'confirm' as const,
-    }))
+  return (
+    coursesOf(journal)
+      .filter(
+        ({ definition, tankId: where, animalIds }) =>
+          where === tankId && isSetBackByFish(definition) && !animalIds.includes(animal.id),
+      )
+      .filter((course) => isRunningAt(course, at))
+      // Days without fish that are full stay full: who comes back is the door's matter.
+      .filter(
+        ({ definition }) =>
+          fishlessTrackOf(definition) === undefined ||
+          ['counting', 'unknown'].includes(tankProofOf(journal, tankId, at).state),
+      )
+      .map(() => ({
+        rule: 'new-fish',
+        severity: 'caution' as const,
+        what: `${animalLabel(animal)} comes into a running course`,
+        reason: 'the count starts over for every fish in that water; say whether it joins the course',
+        override: 'confirm' as const,
+      }))
+  )
 }
 
 /** A coral, a snail or a shrimp that comes into days without fish and was not quarantined: the whole batch goes back to day 0. */
@@ -51,8 +61,8 @@ export function newWetItemConcerns(
   return coursesOf(journal)
     .filter((course) => course.tankId === tankId && isRunningAt(course, at))
     .flatMap(({ definition, requiredDays }) => {
-      const isCounted = definition.tracks.some((track) => track.kind === 'hold' && track.by === 'no-fish')
-      if (!isCounted || (fromTankId !== undefined && !hadFishWithin(journal, fromTankId, at, requiredDays))) return []
+      if (fishlessTrackOf(definition) === undefined) return []
+      if (fromTankId !== undefined && isCleanOfFish(journal, resident.animal, fromTankId, at, requiredDays)) return []
       return [
         concern(
           'new-wet-item',
@@ -96,12 +106,18 @@ export function movedAwayConcerns(
           severity: isDisplay ? 'block' : 'caution',
           what: `${name} is in the middle of a course in ${tankById(journal, fromTankId)?.name ?? 'that tank'}`,
           reason: isDisplay
-            ? `${to?.name ?? 'the display'} would get whatever it still carries: the course is not finished, and the time without medicine has not been`
+            ? `${to?.name ?? 'the display'} would get whatever it still carries: the course is not finished, and the time without medicine has not been${rightFromWords(journal, course, at)}`
             : 'its treatment ends with the move, and what was proven of it does not count elsewhere',
           override: isDisplay ? 'reason-and-vet' : 'confirm',
         },
       ]
     })
+}
+
+const rightFromWords = (journal: Journal, course: Course, at: number): string => {
+  const end = quarantineEnd(journal, course, at)
+  const { clock } = settingsOf(journal) ?? DEFAULT_SETTINGS
+  return end === null || end <= at ? '' : `. Right from ${dayAs(clock.dayOf(end), 'd MMMM yyyy')} at the soonest`
 }
 
 /** A set that was not made sterile since the fish left it, or has not stood its day: quarantine.md 7.2. */

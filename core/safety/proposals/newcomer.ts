@@ -1,10 +1,11 @@
-import { animalById, type Animal } from '../../household/animals.ts'
+import { animalById, animalLabel, isFish, type Animal } from '../../household/animals.ts'
 import { tankAt, tankById, type Tank } from '../../household/tanks.ts'
 import type { ContentOf } from '../../journal/entry.ts'
 import type { Journal } from '../../journal/journal.ts'
 import { coursesOf } from '../../courses/course.ts'
 import { MS_PER_DAY } from '../../time/zone.ts'
 import { concern, type Asking, type Concern } from '../concern.ts'
+import { doorConcerns, type Newcomer } from '../judge/door.ts'
 import { movedAwayConcerns, newFishConcerns, newWetItemConcerns } from '../judge/moves.ts'
 import { newcomerWaterConcerns } from '../judge/newcomer.ts'
 import { unknownConcerns } from '../judge/sensitivities.ts'
@@ -101,9 +102,23 @@ export function arrivalConcerns(journal: Journal, arrival: ContentOf<'arrival'>,
   return [
     ...tankConcerns(journal, resident, tank, at, asking),
     ...(isRun ? [] : matchConcerns(journal, resident, from, tank, at)),
-    ...newFishConcerns(journal, tank.id, animal, at),
-    ...newWetItemConcerns(journal, tank.id, resident, at),
+    ...orDoor(doorConcerns(journal, newcomerOf(animal), tank.id, at), [
+      ...newFishConcerns(journal, tank.id, animal, at),
+      ...newWetItemConcerns(journal, tank.id, resident, at),
+    ]),
   ]
+}
+
+const newcomerOf = (animal: Animal): Newcomer => ({
+  animalId: animal.id,
+  label: animalLabel(animal),
+  kind: isFish(animal) ? 'fish' : 'other',
+})
+
+/** What the door says of days without fish stands for the rules that only say that they begin again. */
+function orDoor(door: readonly Concern[], others: readonly Concern[]): Concern[] {
+  const isSaid = door.length > 0
+  return [...door, ...others.filter(({ rule }) => !isSaid || (rule !== 'new-wet-item' && rule !== 'new-fish'))]
 }
 
 /** What speaks against an animal that moves between two tanks of the household. */
@@ -127,8 +142,10 @@ export function moveConcerns(journal: Journal, move: ContentOf<'move'>, asking: 
     ...(isAcclimated(journal, [move.animalId, move.newAnimalId], move.toTankId, at)
       ? []
       : matchConcerns(journal, resident, waterToCompare(journal, move.fromTankId, at), tank, at)),
-    ...(isWithinCourse ? [] : newFishConcerns(journal, move.toTankId, animal, at)),
-    ...newWetItemConcerns(journal, move.toTankId, resident, at, move.fromTankId),
+    ...orDoor(isWithinCourse ? [] : doorConcerns(journal, newcomerOf(animal), move.toTankId, at, move.fromTankId), [
+      ...(isWithinCourse ? [] : newFishConcerns(journal, move.toTankId, animal, at)),
+      ...newWetItemConcerns(journal, move.toTankId, resident, at, move.fromTankId),
+    ]),
     ...movedAwayConcerns(journal, move, animal, at),
   ]
 }

@@ -1,8 +1,10 @@
 import { useId, useState } from 'react'
 import type { CoursePlan } from '../../../../core/courses/plan.ts'
 import { priceOfWaiting } from '../../../../core/courses/outlook/fallow-price.ts'
-import { restocking, type Restocking } from '../../../../core/courses/outlook/restocking.ts'
+import { feedsWithoutFish, restocking, type Restocking } from '../../../../core/courses/outlook/restocking.ts'
 import { fishlessRisk, usualSlowShare } from '../../../../core/courses/outlook/fishless-risk.ts'
+import { passportOf } from '../../../../core/courses/passport/passport.ts'
+import { passportWords } from '../../../../core/courses/passport/passport-words.ts'
 import type { FishlessState } from '../../../../core/courses/tracks/fishless.ts'
 import { animalLabel } from '../../../../core/household/animals.ts'
 import { dayAs } from '../../../../core/time/words.ts'
@@ -32,7 +34,8 @@ export function FishlessPanel({ plan, fishless }: { plan: CoursePlan; fishless: 
   const prices = priceOfWaiting(journal, plan, clock, slowShares)
   const hasAlkalinity = prices.some((price) => price.alkalinity !== null)
   const hasRecession = prices.some(({ recessionMm }) => recessionMm !== null)
-  const back = restocking(journal, plan)
+  const back = restocking(journal, plan.facts)
+  const fed = feedsWithoutFish(plan.facts, clock)
   return (
     <section>
       <Heading>
@@ -108,7 +111,7 @@ export function FishlessPanel({ plan, fishless }: { plan: CoursePlan; fishless: 
             A model, not data: that something is left. Nearly all of it after six weeks is the assumed chance of a slow
             strain. 76 days by default; 45 is a school of its own, at 27 to 28 °C.
           </Small>
-          {back && <ComingBack back={back} />}
+          {back && <ComingBack back={back} fed={fed} />}
         </Stack>
       )}
     </section>
@@ -120,8 +123,11 @@ const stockText = ({ fish, massG }: Restocking['before']) =>
   `${plural(fish, 'fish', 'fish')}${massG === null || fish === 0 ? '' : `, ${figures(massG, 2)} g`}`
 
 /** How the fish come back, and what that asks of the filter. */
-function ComingBack({ back }: { back: Restocking }) {
-  const { before, now, atATime, steps, order, days } = back
+function ComingBack({ back, fed }: { back: Restocking; fed: { days: number; of: number } }) {
+  const { journal, settings } = useHousehold()
+  const instant = useNow()
+  const { before, now, atATime, steps, order, stock, days } = back
+  const out = stock.filter(({ end }) => end === null)
   return (
     <Stack $gap={6}>
       <strong>Coming back</strong>
@@ -143,12 +149,24 @@ function ComingBack({ back }: { back: Restocking }) {
             </dd>
           </div>
         ))}
+        {out.map((animal) => {
+          const passport = passportOf(journal, animal.id, instant)
+          return (
+            passport && (
+              <div key={`passport-${animal.id}`}>
+                <dt>{animalLabel(animal)}</dt>
+                <dd>{passportWords(passport, settings.clock)}</dd>
+              </div>
+            )
+          )
+        })}
       </Facts>
       <p>
         In {plural(steps, 'step')},{' '}
         {atATime.massG === null ? `${atATime.fish} at a time` : `at most ${figures(atATime.massG, 2)} g at a time`},{' '}
-        {days[0]} to {days[1]} days apart: ammonia by kit and by badge every day for a week after each. All at once asks
-        the whole filter at once: only if it was fed all the while and takes 1 mg/L of ammonia in a day.
+        {days[0]} to {days[1]} days apart: ammonia by kit and by badge every day for a week after each. Fed on{' '}
+        {fed.days} of {fed.of} days without fish so far. All at once asks the whole filter at once: only if it was fed
+        on all of them and takes 1 mg/L of ammonia in a day.
       </p>
       <Small>
         {atATime.massG === null

@@ -99,7 +99,7 @@ export const TROUBLE: readonly Pair[] = [
     'a wet thing into days without fish',
     [[-90, starts('reef', 'fallow-76')]],
     lives('reef', 'snail'),
-    'caution new-wet-item',
+    'block unproven',
     { before: [] },
   ),
 ]
