@@ -225,9 +225,11 @@ export function sessionsOf(journal: Journal, course: Course, until: number): Cou
     }))
 }
 
-/** The living corals of a course: those named at its start, wherever they are now; else all of its tank. */
-export const hostsOf = (journal: Journal, { partIds, tankId }: Course): Part[] =>
-  partIds.length === 0 ? coralsOf(journal, tankId) : livingCorals(journal, partIds)
+/** The living corals of a course: those named at its start that are still in its tanks; else all of its tank. */
+export const hostsOf = (journal: Journal, { partIds, tankId, tanks }: Course): Part[] =>
+  partIds.length === 0
+    ? coralsOf(journal, tankId)
+    : livingCorals(journal, partIds).filter((coral) => Object.values(tanks).includes(coral.tankId))
 
 /** Dips of the corals of a course, by its parts, its id, or a task of it. */
 export function dipsOf(journal: Journal, course: Course, until: number): CourseRecord['dips'] {

@@ -1,6 +1,7 @@
 import { signById } from '../../catalogue/sign.ts'
 import { animalGroupById } from '../../catalogue/animal-group.ts'
-import { animalById, residentsBetween } from '../../household/animals.ts'
+import { animalById, animalLabel, residentsBetween, tankOfAnimal } from '../../household/animals.ts'
+import { livingCorals } from '../../household/corals.ts'
 import type { ContentOf } from '../../journal/entry.ts'
 import type { Journal } from '../../journal/journal.ts'
 import { signsOfCases, signsOfSighting, type SeenSign } from '../../watching/seen-signs.ts'
@@ -63,6 +64,39 @@ export function watched(journal: Journal, course: Course, now: number): Watched 
   }
 }
 
-/** The course's animals that are alive. */
+/** Whether somebody is in none of a course's tanks any more. */
+const isElsewhere = ({ tanks }: Pick<Course, 'tanks'>, tankId: string | null): boolean =>
+  tankId !== null && !Object.values(tanks).includes(tankId)
+
+/** The course's animals that are alive and in one of its tanks. */
 export const livingOf = (journal: Journal, course: Course): string[] =>
-  course.animalIds.filter((id) => (animalById(journal, id)?.count ?? 0) > 0)
+  course.animalIds.filter((id) => {
+    const animal = animalById(journal, id)
+    return animal !== null && animal.count > 0 && !isElsewhere(course, tankOfAnimal(animal))
+  })
+
+/** Somebody of a course who lives in another tank now. */
+export interface Left {
+  label: string
+  tankId: string
+  /** ms; null where the journal does not say when. */
+  at: number | null
+}
+
+/** Fish and corals of a course that live in another tank now: they are not counted any more. */
+export function leftOf(journal: Journal, course: Course): Left[] {
+  const fish = course.animalIds.flatMap((id): Left[] => {
+    const animal = animalById(journal, id)
+    const tankId = animal && tankOfAnimal(animal)
+    return tankId && isElsewhere(course, tankId)
+      ? [{ label: animalLabel(animal), tankId, at: animal.stays.at(-1)!.from }]
+      : []
+  })
+  const corals = livingCorals(journal, course.partIds)
+    .filter(({ tankId }) => isElsewhere(course, tankId))
+    .map(({ name, tankId, animalId }): Left => {
+      const animal = animalId === undefined ? null : animalById(journal, animalId)
+      return { label: name, tankId, at: animal?.stays.at(-1)?.from ?? null }
+    })
+  return [...fish, ...corals]
+}

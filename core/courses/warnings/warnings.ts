@@ -5,7 +5,7 @@ import { tankById } from '../../household/tanks.ts'
 import type { Journal } from '../../journal/journal.ts'
 import { MS_PER_DAY, MS_PER_HOUR } from '../../time/zone.ts'
 import { dayAs, dayBeside, momentBeside, spanText } from '../../time/words.ts'
-import { capital, plural } from '../../words/numbers.ts'
+import { capital, listed, plural } from '../../words/numbers.ts'
 import { chainDays } from '../../catalogue/courses/move-track.ts'
 import type { DrugCourse } from '../course.ts'
 import type { RuleState } from '../rules/rules.ts'
@@ -22,7 +22,7 @@ import type { CourseRecord, Restart } from '../record/record.ts'
 import type { Observation } from '../tracks/watch.ts'
 import { signSentence } from './sign-warnings.ts'
 import { dipSentences, fishlessSentences } from './wait-warnings.ts'
-import type { Watched } from '../record/watched.ts'
+import { leftOf, type Watched } from '../record/watched.ts'
 
 /** A sentence that changes what to do; it stands above the list. */
 export interface CourseWarning {
@@ -320,6 +320,21 @@ function blindSentence({ rules, facts, settings }: WarningInput): CourseWarning 
   }
 }
 
+/** Who of the course lives in another tank now. */
+function leftSentence({ journal, facts: { course, now }, settings }: WarningInput): CourseWarning | null {
+  const left = leftOf(journal, course)
+  if (left.length === 0) return null
+  const said = left.map(({ label, tankId, at }) => {
+    const when = at === null ? '' : ` ${momentBeside(at, now, settings.clock)}`
+    return `${label} went to ${tankById(journal, tankId)?.name ?? 'another tank'}${when}`
+  })
+  return {
+    id: 'left',
+    tone: 'soon',
+    text: `${listed(said)}: no longer counted in this course. Back here, ${left.length === 1 ? 'it is' : 'they are'} counted again.`,
+  }
+}
+
 /** Everything that changes what to do in a course, most pressing first. */
 export function warningsOf(input: WarningInput): CourseWarning[] {
   const { journal, facts, seen, observation, settings, drug } = input
@@ -333,6 +348,7 @@ export function warningsOf(input: WarningInput): CourseWarning[] {
       text: `The net volume of ${tank?.name ?? 'this tank'} is not worked out: nothing can be dosed until its sheet is filled in.`,
     })
   warnings.push(
+    leftSentence(input),
     ...planSentences(input),
     ...(observation ? [] : [...roundSentences(input), ...salinitySentences(input)]),
     ...doseSentences(input),
