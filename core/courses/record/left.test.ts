@@ -17,7 +17,7 @@ test('a fish that went to another tank is not watched in its course any more, an
   expect(plan.living).toEqual(['cobalt'])
   expect(plan.tasks.find(({ step }) => step === 'look')!.animalIds).toEqual(['cobalt'])
   expect(plan.warnings.find(({ id }) => id === 'left')!.text).toMatch(
-    /^ash went to Hall yesterday, 10:00: no longer counted in this course\. Back here, it is counted again\.$/,
+    /^ash went to Hall yesterday 10:00: no longer counted in this course\. Back here, it is counted again\.$/,
   )
   it.write({ kind: 'move', ...it.at(5, '10:00'), animalId: 'ash', fromTankId: 'hall', toTankId: 'quar' })
   expect(it.plan(6, '12:00').warnings.find(({ id }) => id === 'left')).toBeUndefined()

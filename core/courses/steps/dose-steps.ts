@@ -10,14 +10,21 @@ import { carriedInto, carriedWords } from '../amounts/carried-drugs.ts'
 import { doseToward } from '../amounts/planned-dose.ts'
 import { plannedFood } from '../amounts/planned-food.ts'
 import type { DosesState } from '../tracks/doses.ts'
+import { watchFromOf } from '../tracks/watch.ts'
 import { base, waitsForOf, type Draft, type TaskInput } from './step-input.ts'
 
-/** Where the next dose goes: after the treatment to where the fish are watched. */
-function doseTankOf({ facts, observation, rounds }: TaskInput, { track }: DosesState): string {
+/** Where a dose goes: to where the fish are then, after the move to where they are watched. @param best ms */
+function doseTankOf(
+  { facts, observation, rounds, drug, salinity }: TaskInput,
+  { track }: DosesState,
+  best: number,
+): string {
   const { course } = facts
   if (observation) return observation.tankId
   const here = rounds?.tankId ?? course.tankId
-  return track.first.after === 'watch' ? (course.moveToTankId ?? here) : here
+  if (track.first.after !== 'watch') return here
+  const movesAt = watchFromOf({ observation, rounds, clock: drug?.clock ?? null, salinity })
+  return movesAt === null || best >= movesAt ? (course.moveToTankId ?? here) : here
 }
 
 function amountOf(input: TaskInput, state: DosesState, tankId: string): Partial<Draft> {
@@ -70,19 +77,20 @@ export function doseTasks(input: TaskInput, step: Step): Draft[] {
   const state = input.doses.find(({ track }) => track.id === step.track)
   if (!state || state.state === 'full') return []
   if (facts.course.animalIds.length > 0 && living.length === 0) return []
-  const tankId = doseTankOf(input, state)
-  const waitsFor = [...waitsForOf(input, step), ...boundBy(input, state, tankId)]
   const { need } = state.track
-  const first = changeFirstWords(input, step, tankId)
-  const told = first === '' ? step : { ...step, how: `${first}${step.how ?? ''}` }
-  return state.ahead.map(({ ordinal, ...window }, i) => ({
-    ...base(input, told, ordinal),
-    tankId,
-    title: need > 1 ? `${step.title}, ${state.done.length + i + 1} of ${need}` : step.title,
-    why: whyOf(state, i),
-    ...window,
-    animalIds: living,
-    ...amountOf(input, state, tankId),
-    ...(i === 0 && waitsFor.length > 0 && { waitsFor }),
-  }))
+  return state.ahead.map(({ ordinal, ...window }, i) => {
+    const tankId = doseTankOf(input, state, window.best)
+    const waitsFor = i === 0 ? [...waitsForOf(input, step), ...boundBy(input, state, tankId)] : []
+    const first = changeFirstWords(input, step, tankId)
+    return {
+      ...base(input, first === '' ? step : { ...step, how: `${first}${step.how ?? ''}` }, ordinal),
+      tankId,
+      title: need > 1 ? `${step.title}, ${state.done.length + i + 1} of ${need}` : step.title,
+      why: whyOf(state, i),
+      ...window,
+      animalIds: living,
+      ...amountOf(input, state, tankId),
+      ...(waitsFor.length > 0 && { waitsFor }),
+    }
+  })
 }

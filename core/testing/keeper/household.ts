@@ -5,6 +5,7 @@ import { usualStrengthOf } from '../../catalogue/usual-strengths.data.ts'
 import { productValues, readProduct, strengthsFor } from '../../dosing/product-form.ts'
 import { METRIC, type Settings } from '../../household/settings.ts'
 import type { Content, ContentOf } from '../../journal/entry.ts'
+import type { Journal } from '../../journal/journal.ts'
 import { CORRECTION_SALTS } from '../../water/correction/salts.ts'
 import { iso, MS_PER_DAY, zoneClock } from '../../time/zone.ts'
 
@@ -54,6 +55,39 @@ export function ingredientsOf({ drugs, products, steps }: Definition): string[] 
 
 const isQuarantine = ({ kind }: Definition) => kind === 'school' || kind === 'add-on'
 
+/** What is counted one by one in a course: patches, corals, rocks, a jar, a plant. */
+function partsFor(definition: Definition, happened: string): ContentOf<'part-setup'>[] {
+  const patches = definition.tracks.some(({ kind }) => kind === 'series')
+  const each = new Set(definition.steps.flatMap((step) => step.each ?? []))
+  const part = (
+    partId: string,
+    what: ContentOf<'part-setup'>['what'],
+    more: Partial<ContentOf<'part-setup'>> = {},
+  ): ContentOf<'part-setup'> => ({ kind: 'part-setup', happened, partId, tankId: MAIN, what, name: partId, ...more })
+  return [
+    ...(patches ? [part('west', 'patch'), part('east', 'patch'), part('left-alone', 'patch', { control: true })] : []),
+    ...(definition.kind === 'coral' || each.has('coral')
+      ? [part('zoa', 'coral', { group: 'coral-soft', pieces: 2 }), part('chalice', 'coral', { group: 'coral-lps' })]
+      : []),
+    ...(each.has('rock') ? [part('arch', 'rock'), part('slab', 'rock')] : []),
+    ...(each.has('jar') ? [part('glass', 'jar')] : []),
+    ...(each.has('plant') ? [part('fern', 'plant')] : []),
+  ]
+}
+
+/** What a second course needs beside the first one: the parts and the products that are not there yet. */
+export function broughtBeside(definition: Definition, journal: Journal, startsAt: number): Content[] {
+  const happened = iso(startsAt - MS_PER_DAY)
+  const named = new Set(journal.ofKind('part-setup').map(({ content }) => content.partId))
+  const there = new Set(journal.ofKind('product-setup').map(({ content }) => content.ingredient))
+  return [
+    ...partsFor(definition, happened).filter(({ partId }) => !named.has(partId)),
+    ...ingredientsOf(definition)
+      .filter((ingredient) => !there.has(ingredient))
+      .flatMap((ingredient) => onTheShelf(ingredient, happened) ?? []),
+  ]
+}
+
 /** The tank of a definition where it begins. */
 export const MAIN = 'main-tank'
 
@@ -69,13 +103,6 @@ export function householdFor(definition: Definition, startsAt: number): Content[
   const water = definition.water === 'freshwater' ? 'freshwater' : 'marine'
   const role = isQuarantine(definition) ? 'quarantine' : definition.kind === 'coral' ? 'frag' : 'display'
   const isFish = isQuarantine(definition) || definition.kind === 'plan'
-  const patches = definition.tracks.some(({ kind }) => kind === 'series')
-  const each = new Set(definition.steps.flatMap((step) => step.each ?? []))
-  const part = (
-    partId: string,
-    what: ContentOf<'part-setup'>['what'],
-    more: Partial<ContentOf<'part-setup'>> = {},
-  ): Content => ({ kind: 'part-setup', ...at(20), partId, tankId: MAIN, what, name: partId, ...more })
   return [
     { kind: 'household', ...at(200), timeZone: ZONE, units: METRIC },
     ...definition.roles.map(({ role: place }): Content => ({
@@ -100,13 +127,7 @@ export function householdFor(definition: Definition, startsAt: number): Content[
           count: 1,
         }))
       : []),
-    ...(patches ? [part('west', 'patch'), part('east', 'patch'), part('left-alone', 'patch', { control: true })] : []),
-    ...(definition.kind === 'coral' || each.has('coral')
-      ? [part('zoa', 'coral', { group: 'coral-soft', pieces: 2 }), part('chalice', 'coral', { group: 'coral-lps' })]
-      : []),
-    ...(each.has('rock') ? [part('arch', 'rock'), part('slab', 'rock')] : []),
-    ...(each.has('jar') ? [part('glass', 'jar')] : []),
-    ...(each.has('plant') ? [part('fern', 'plant')] : []),
+    ...partsFor(definition, at(20).happened),
     ...ingredientsOf(definition).flatMap((ingredient) => onTheShelf(ingredient, at(100).happened) ?? []),
   ]
 }

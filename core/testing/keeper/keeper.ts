@@ -25,7 +25,7 @@ import { NO_ANSWER } from '../../safety/answers.ts'
 import { SHORT_LOOKS } from '../../catalogue/watching.data.ts'
 import { shortLookContent } from '../../watching/short-looks.ts'
 import { MS_PER_DAY, MS_PER_HOUR } from '../../time/zone.ts'
-import { householdFor, KEEPER_SETTINGS, MAIN } from './household.ts'
+import { broughtBeside, householdFor, KEEPER_SETTINGS, MAIN } from './household.ts'
 import { ModelWater } from './model-water.ts'
 import { countedOn, stageOn } from './outcome.ts'
 import type { Temperament } from './temperaments.ts'
@@ -51,6 +51,8 @@ export interface Trouble {
 }
 
 export const COURSE_ID = 'life'
+/** The course that runs beside it in the same tank. */
+export const BESIDE_ID = 'beside'
 const { clock } = KEEPER_SETTINGS
 
 /** Waters that begin outside their band, by what the plan is to put right. */
@@ -74,24 +76,41 @@ const UNITS: Readonly<Record<string, string>> = { temp: 'C', tan: ' NH4' }
 
 /** A course's life under construction. */
 export class Keeper {
-  readonly journal = new Journal()
-  readonly diary: DiaryLine[] = []
-  readonly troubles: Trouble[] = []
+  readonly journal: Journal
+  readonly diary: DiaryLine[]
+  readonly troubles: Trouble[]
   readonly done = new Map<string, number>()
-  private readonly record = scribe('2025-01-01T00:00:00Z').record
-  private readonly waters = new Map<string, ModelWater>()
+  private readonly record: ReturnType<typeof scribe>['record']
+  private readonly waters: Map<string, ModelWater>
   readonly stuck = new Set<string>()
   /** Rules that were asked about and answered at the start. */
-  private readonly asked = new Set<string>()
+  private readonly asked: Set<string>
 
+  /**
+   * @param beside the keeper of a course that runs in the same tank: both write one journal and test one water
+   * @param besideId the definition that is to be begun beside this one
+   */
   constructor(
     readonly definition: Definition,
     private readonly options: Readonly<Record<string, string>>,
     readonly temperament: Temperament,
     readonly seed: number,
     readonly startedAt: number,
+    readonly beside: Keeper | null = null,
+    private readonly besideId?: string,
   ) {
-    for (const content of householdFor(definition, startedAt)) this.write(content)
+    this.journal = beside?.journal ?? new Journal()
+    this.diary = beside?.diary ?? []
+    this.troubles = beside?.troubles ?? []
+    this.record = beside?.record ?? scribe('2025-01-01T00:00:00Z').record
+    this.waters = beside?.waters ?? new Map<string, ModelWater>()
+    this.asked = beside?.asked ?? new Set<string>()
+    const brought = beside ? broughtBeside(definition, this.journal, startedAt) : householdFor(definition, startedAt)
+    for (const content of brought) this.write(content)
+  }
+
+  get courseId(): string {
+    return this.beside ? BESIDE_ID : COURSE_ID
   }
 
   write(content: Content): void {
@@ -116,16 +135,21 @@ export class Keeper {
         tankId,
         kind,
         this.startedAt - MS_PER_DAY,
-        isMain ? FIRST_LEVELS[this.definition.id] : undefined,
-        isMain ? DRIFTS[this.definition.id] : undefined,
+        isMain ? this.ofBoth(FIRST_LEVELS) : undefined,
+        isMain ? this.ofBoth(DRIFTS) : undefined,
       )
       this.waters.set(tankId, water)
     }
     return water
   }
 
+  /** What begins in the water for this course and the one that is to run beside it. */
+  private ofBoth<T>(rows: Readonly<Record<string, Readonly<Record<string, T>>>>): Readonly<Record<string, T>> {
+    return { ...rows[this.definition.id], ...(this.besideId !== undefined && rows[this.besideId]) }
+  }
+
   plan(at: number, days = 2): CoursePlan {
-    return coursePlan(this.journal, courseById(this.journal, COURSE_ID)!, KEEPER_SETTINGS, at, clock.dayOf(at) + days)
+    return coursePlan(this.journal, courseById(this.journal, this.courseId)!, KEEPER_SETTINGS, at, clock.dayOf(at) + days)
   }
 
   /** Logs a test by the log line, as the model's water shows it. */
@@ -179,7 +203,7 @@ export class Keeper {
       this.asked.add(concern.rule)
       this.diary.push({ at, words: `asked at the start: ${concern.what} (${concern.severity})` })
     }
-    const read = readStartForm(values, place, COURSE_ID)
+    const read = readStartForm(values, place, this.courseId)
     if ('problems' in read) {
       this.trouble(at, 'stuck', `it cannot be started: ${JSON.stringify(read.problems)}`)
       return false
@@ -275,7 +299,7 @@ export class Keeper {
         shortLookContent(
           look,
           { present: [], breathsPerMinute: 60, appetite: 4, faeces: 'normal', flashes: 0 },
-          { at, tankId: task.tankId, animalIds: task.animalIds ?? [], courseId: COURSE_ID },
+          { at, tankId: task.tankId, animalIds: task.animalIds ?? [], courseId: this.courseId },
         ),
       ],
     }

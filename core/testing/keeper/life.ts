@@ -82,7 +82,7 @@ export function liveCourse(
 }
 
 /** Writes down what a keeper should not meet: what is late, a rule that says that something went wrong. Each once. */
-function meet(keeper: Keeper, plan: CoursePlan, now: number, met: Set<string>): void {
+export function meet(keeper: Keeper, plan: CoursePlan, now: number, met: Set<string>): void {
   const once = (key: string, law: Trouble['law'], words: string) => {
     if (met.has(key)) return
     met.add(key)
