@@ -13,6 +13,7 @@ import { measureText } from '../../core/words/measure.ts'
 import { figures } from '../../core/words/numbers.ts'
 import type { FormName } from './acts/act-props.ts'
 import { TaskAct } from './acts/TaskAct.tsx'
+import { alsoForWords } from '../../core/courses/board/board-words.ts'
 import { waitingOf } from '../../core/courses/warnings/waiting.ts'
 import { amountText, makesText } from './words.ts'
 
@@ -44,6 +45,7 @@ export function TaskCard({ plan, task, next, heading, onForm }: TaskCardProps) {
       notes={
         <>
           {task.how && <Small>{task.how}</Small>}
+          {task.alsoFor && <Small>{alsoForWords(journal, task.alsoFor)}</Small>}
           {task.waitsFor && <Small>Waits for: {task.waitsFor.join('; ')}.</Small>}
         </>
       }

@@ -1,5 +1,6 @@
 import { useMemo } from 'react'
 import { courseById, coursesOf, type Course } from '../../core/courses/course.ts'
+import { sharedTasks } from '../../core/courses/board/shared-tasks.ts'
 import { coursePlan, type CoursePlan } from '../../core/courses/plan.ts'
 import type { CourseTask } from '../../core/courses/tasks.ts'
 import type { Settings } from '../../core/household/settings.ts'
@@ -69,13 +70,12 @@ export interface DueTask {
 
 /** What is due in a tank on a day: today also what is late. */
 export function dueOn(plans: readonly CoursePlan[], tankId: string, day: Day, today: Day, clock: ZoneClock): DueTask[] {
-  return plans.flatMap((plan) =>
-    plan.tasks
-      .filter((task) => {
-        if (task.tankId !== tankId) return false
-        const dueDay = clock.dayOf(task.best)
-        return day === today ? task.state !== 'ahead' || dueDay <= day : task.state === 'ahead' && dueDay === day
-      })
-      .map((task) => ({ plan, task })),
+  const due = plans.flatMap(({ tasks }) =>
+    tasks.filter((task) => {
+      if (task.tankId !== tankId) return false
+      const dueDay = clock.dayOf(task.best)
+      return day === today ? task.state !== 'ahead' || dueDay <= day : task.state === 'ahead' && dueDay === day
+    }),
   )
+  return sharedTasks(due).map((task) => ({ plan: plans.find(({ course }) => course.id === task.courseId)!, task }))
 }

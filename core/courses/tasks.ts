@@ -12,6 +12,8 @@ export interface CourseTask extends Task {
   /** Ids that earlier versions gave the same occasion. */
   aliases?: readonly string[]
   courseId: string
+  /** Other courses of the same tank that it serves as well. */
+  alsoFor?: readonly string[]
   /** Step of the definition. */
   step: string
   act: Act

@@ -1,6 +1,7 @@
 import { introductionTasks } from '../arrivals/introductions/introduction-tasks.ts'
 import { arrivalTasks } from '../arrivals/tasks.ts'
 import { coursesOf } from '../courses/course.ts'
+import { sharedTasks } from '../courses/board/shared-tasks.ts'
 import { coursePlan } from '../courses/plan.ts'
 import type { Settings } from '../household/settings.ts'
 import type { Journal } from '../journal/journal.ts'
@@ -17,9 +18,11 @@ import type { Task } from './task.ts'
  */
 export const householdTasks = (journal: Journal, settings: Settings, now: number, horizon: Day): Task[] =>
   [
-    ...coursesOf(journal)
-      .filter(({ ended }) => !ended)
-      .flatMap((course) => coursePlan(journal, course, settings, now, horizon).tasks),
+    ...sharedTasks(
+      coursesOf(journal)
+        .filter(({ ended }) => !ended)
+        .flatMap((course) => coursePlan(journal, course, settings, now, horizon).tasks),
+    ),
     ...arrivalTasks(journal, settings, now, horizon),
     ...introductionTasks(journal, settings, now),
     ...choreTasks(journal, settings, now, horizon),

@@ -23,6 +23,7 @@ import { dueOn, tankOfPlan, usePlan } from '../../courses/usePlans.ts'
 import { taskAmountText } from '../../courses/words.ts'
 import { dueWords } from '../../schedule/words.ts'
 import { Boundary } from '../../frame/boundary/Boundary.tsx'
+import { BoardPanel } from './panels/BoardPanel.tsx'
 import { useNow } from '../../frame/now.tsx'
 import { useHousehold } from '../../journal/provider.tsx'
 import { ButtonLink, PlainLink } from '../../look/buttons.ts'
@@ -166,6 +167,9 @@ function CourseBody({ plan }: { plan: CoursePlan }) {
               ))}
             </Stack>
           )}
+          <Held name="The water that is shared">
+            {!course.ended && <BoardPanel tankId={tankOfPlan(plan)} least={2} />}
+          </Held>
           {isPhone && <Next plan={plan} />}
           {course.ended && (
             <Bar $tone="second">

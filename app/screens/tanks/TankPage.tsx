@@ -30,6 +30,10 @@ import { AnimalForm } from './AnimalForm.tsx'
 
 const TankCharts = lazy(async () => ({ default: (await import('../../water/TankCharts.tsx')).TankCharts }))
 
+const BoardPanel = lazy(async () => ({
+  default: (await import('../courses/panels/BoardPanel.tsx')).BoardPanel,
+}))
+
 const Edit = styled.div`
   max-width: 860px;
 `
@@ -88,6 +92,9 @@ function TankView({ tank, onEdit }: { tank: Tank; onEdit: () => void }) {
         </Line>
       </PageHead>
       <TankAlarms tank={tank} />
+      <Suspense fallback={null}>
+        <BoardPanel tankId={tank.id} least={1} />
+      </Suspense>
       <TwoParts>
         <Stack $gap={30}>
           <section>

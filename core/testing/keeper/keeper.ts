@@ -7,6 +7,7 @@ import { ruleWord } from '../../courses/acts/task-contents.ts'
 import { readAct, type ActAnswer } from '../../courses/acts/read-act.ts'
 import { WHOLE_TANK, partsOfCount } from '../../courses/acts/read-count.ts'
 import { dipOf, mayHaveDip } from '../../courses/acts/read-dip.ts'
+import { testsOf } from '../../courses/board/shared-tasks.ts'
 import { courseById } from '../../courses/course.ts'
 import { coursePlan, isDrugPlan, type CoursePlan } from '../../courses/plan.ts'
 import { readStartForm, startDefaults, judgeStart } from '../../courses/start-form/read-start-form.ts'
@@ -149,7 +150,13 @@ export class Keeper {
   }
 
   plan(at: number, days = 2): CoursePlan {
-    return coursePlan(this.journal, courseById(this.journal, this.courseId)!, KEEPER_SETTINGS, at, clock.dayOf(at) + days)
+    return coursePlan(
+      this.journal,
+      courseById(this.journal, this.courseId)!,
+      KEEPER_SETTINGS,
+      at,
+      clock.dayOf(at) + days,
+    )
   }
 
   /** Logs a test by the log line, as the model's water shows it. */
@@ -259,9 +266,7 @@ export class Keeper {
 
   /** What a task tests, where it names nothing: the level it holds, the salinity, ammonia. */
   private testsOf(plan: CoursePlan, task: CourseTask): readonly string[] {
-    if (task.parameters) return task.parameters
-    if (task.step === 'ammonia') return ['tan', 'nh3']
-    return plan.salinity ? ['salinity'] : ['copper']
+    return testsOf(task) ?? (plan.salinity ? ['salinity'] : ['copper'])
   }
 
   /** Does a task by its own button. @returns whether it was done */

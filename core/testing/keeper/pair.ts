@@ -92,4 +92,3 @@ export function livePair(
     second: lives.get(beside) ?? { definitionId: secondId, closedAt: null, atClose: null, done: beside.done },
   }
 }
-
