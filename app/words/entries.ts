@@ -182,7 +182,11 @@ export function contentMarks(content: Content, wording: Wording, tankId?: string
   switch (content.kind) {
     case 'reading': {
       const parameter = parameterById(content.parameter)
-      return [plain(`${parameter?.short ?? content.parameter} `), strong(readingResult(content, units).value)]
+      return [
+        plain(`${parameter?.short ?? content.parameter} `),
+        strong(readingResult(content, units).value),
+        ...(content.downL === undefined ? [] : [plain(`, with ${measureText(content.downL, 'L', units, 2)} evaporated`)]),
+      ]
     }
     case 'water-change':
       return [

@@ -20,6 +20,7 @@ const RANGES: Readonly<Record<string, Range>> = {
   litres: LITRES,
   learntL: LITRES,
   sumpL: LITRES,
+  downL: [0, 1e6],
   otherDisplacementL: LITRES,
   volumeL: LITRES,
   capacityL: LITRES,

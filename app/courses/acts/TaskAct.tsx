@@ -24,6 +24,7 @@ const LazyFeed = lazy(async () => ({ default: (await import('./FeedAct.tsx')).Fe
 const LazyDip = lazy(async () => ({ default: (await import('./DipAct.tsx')).DipAct }))
 const LazyDipCount = lazy(async () => ({ default: (await import('./DipCountAct.tsx')).DipCountAct }))
 const LazyMeasure = lazy(async () => ({ default: (await import('./counting.ts')).MeasureAct }))
+const LazyLevel = lazy(async () => ({ default: (await import('../../water/LevelLine.tsx')).LevelLine }))
 const LazyHeads = lazy(async () => ({ default: (await import('./HeadCountAct.tsx')).HeadCountAct }))
 const LazyCount = lazy(async () => ({ default: (await import('./counting.ts')).CountAct }))
 
@@ -84,12 +85,21 @@ function ReadAct({ plan, task, next, onForm }: ActProps) {
   const { journal } = useHousehold()
   const tank = tankById(journal, task.tankId)
   const { dose } = plan.course
+  const level =
+    plan.salinity && tank ? (
+      <Suspense fallback={null}>
+        <LazyLevel tank={tank} />
+      </Suspense>
+    ) : null
   if (task.step === 'read' && dose && tank) return <ReadInPlace tank={tank} dose={dose} primary={next} />
   const Do = next ? PrimaryButton : Button
   return (
-    <Line>
-      <Do onPress={() => onForm('reading')}>Log what was tested</Do>
-    </Line>
+    <>
+      {level}
+      <Line>
+        <Do onPress={() => onForm('reading')}>Log what was tested</Do>
+      </Line>
+    </>
   )
 }
 

@@ -34,6 +34,8 @@ const BoardPanel = lazy(async () => ({
   default: (await import('../courses/panels/BoardPanel.tsx')).BoardPanel,
 }))
 
+const LevelLine = lazy(async () => ({ default: (await import('../../water/LevelLine.tsx')).LevelLine }))
+
 const Edit = styled.div`
   max-width: 860px;
 `
@@ -106,6 +108,11 @@ function TankView({ tank, onEdit }: { tank: Tank; onEdit: () => void }) {
                 <VolumeDrawing sheet={tank.sheet} units={settings.units} />
                 <NetVolume volume={tank.volume} />
                 {tank.learnt && <Learnt tank={tank} />}
+                {!tank.retired && (
+                  <Suspense fallback={null}>
+                    <LevelLine tank={tank} />
+                  </Suspense>
+                )}
               </Stack>
             ) : (
               <Stack $gap={10} style={{ paddingTop: 12 }}>

@@ -10,6 +10,7 @@ import { iso } from '../../../core/time/zone.ts'
 import { meanOfRepeats, REPEAT_GAP_MS } from '../../../core/water/points.ts'
 import { sayPrediction } from '../../../core/water/prediction-words.ts'
 import { bandState, isOutOfBand, type BandState, type TankTest } from '../../../core/water/tests.ts'
+import { readLevelDown } from '../../../core/water/level-line.ts'
 import { parameterValue, parameterWidth, quantityText } from '../../../core/words/quantities.ts'
 import { plural } from '../../../core/words/numbers.ts'
 import { useDraft } from '../../fields/draft.ts'
@@ -20,6 +21,7 @@ import { useHousehold } from '../../journal/provider.tsx'
 import { Button, ButtonLink, PlainButton, PrimaryButton } from '../../look/buttons.ts'
 import { Bar, Figure, Line, Quiet, Small, Stack } from '../../look/text.ts'
 import { DoubtList, useDoubts } from '../../safety/Doubts.tsx'
+import { LevelLine } from '../../water/LevelLine.tsx'
 import { SideRises } from '../../water/SideRises.tsx'
 import { TwoMethodsNote } from './TwoMethodsNote.tsx'
 
@@ -49,6 +51,9 @@ const STATES: Record<BandState, string> = {
   'no-band': '',
 }
 
+/** How far the level is down, among what is typed. */
+const LEVEL = 'level down'
+
 /** A second figure of the same test. */
 const againId = (parameter: string) => `${parameter} again`
 
@@ -76,12 +81,14 @@ export function TankPad({ tank, tests }: { tank: Tank; tests: readonly TankTest[
   const isWrong = typed.some(({ first, second }) => [first, second].some((one) => one !== null && 'message' in one))
   const send = async () => {
     const at = thisInstant()
+    const level = readLevelDown(tank, values[LEVEL] ?? '', settings.units)
+    const downL = level && 'downL' in level ? level.downL : 0
     const contents = typed.flatMap(({ test: { parameter } }) => {
       const again = values[againId(parameter.id)]
       return [
         readAt(parameter, values[parameter.id], again?.trim() ? at - REPEAT_GAP_MS : at),
         readAt(parameter, again, at),
-      ].flatMap((one) => (one && 'content' in one ? [one.content] : []))
+      ].flatMap((one) => (one && 'content' in one ? [{ ...one.content, ...(downL > 0 && { downL }) }] : []))
     })
     if (contents.length === 0) return
     setProposed(contents)
@@ -99,6 +106,9 @@ export function TankPad({ tank, tests }: { tank: Tank; tests: readonly TankTest[
       }}
     >
       <Stack $gap={10} style={{ paddingTop: 10 }}>
+        {tank.water === 'marine' && (
+          <LevelLine tank={tank} value={values[LEVEL] ?? ''} onChange={(text) => change(LEVEL, text)} />
+        )}
         <SideRises tank={tank} />
         <TwoMethodsNote tank={tank} />
       </Stack>

@@ -35,7 +35,7 @@ const KIT: Content = {
   basis: 'N',
 }
 const open = (path: string, ...contents: Content[]) =>
-  openScreens({ '/water/:part?': <Water /> }, ['reading', 'new-water'], sampleOf(...contents), path)
+  openScreens({ '/water/:part?': <Water /> }, ['reading', 'new-water', 'top-off'], sampleOf(...contents), path)
 const pad = (name: string) => within(screen.getByRole('region', { name }))
 
 beforeEach(() => localStorage.clear())
@@ -60,6 +60,22 @@ describe('the round', () => {
     expect(await screen.findByText('Nothing has to be tested today.')).toBeInTheDocument()
     await user.click(pad('Den reef').getByRole('button', { name: /other tests/ }))
     expect(pad('Den reef').getByLabelText('nitrate')).toBeInTheDocument()
+  })
+  test('a level that is down is filled up first, or goes with the readings', async () => {
+    const { user, lines } = await open('/water', tank('hall', 'Hall reef'), reading(5, 'alk-kh', 8.2))
+    const level = () => pad('Hall reef').getByLabelText(/^Is the level down/)
+    await user.type(await screen.findByLabelText(/^Is the level down/), '10')
+    // 200 of 190 L are five in a hundred too many.
+    expect(pad('Hall reef').getByText(/a test now reads 5 % too high/)).toBeInTheDocument()
+    await user.type(pad('Hall reef').getByLabelText('alkalinity'), '8.4')
+    await user.click(pad('Hall reef').getByRole('button', { name: 'Log 1 test of Hall reef' }))
+    await waitFor(() => expect(lines('reading').at(-1)).toMatchObject({ downL: 10, result: { value: 8.4 } }))
+    await user.type(level(), '4')
+    await user.click(pad('Hall reef').getByRole('button', { name: 'Log 4 L filled up' }))
+    await waitFor(() =>
+      expect(lines('top-off').at(-1)).toMatchObject({ tankId: 'hall', litres: 4, downL: 4, salinityPsu: 0 }),
+    )
+    expect(level()).toHaveValue('')
   })
   test('a value under its band is never folded away, due or not', async () => {
     await open('/water', tank('hall', 'Hall reef'), reading(1, 'alk-kh', 5.1), reading(1, 'no3', 10))

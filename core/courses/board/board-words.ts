@@ -45,7 +45,7 @@ export const conflictWords = ({ follow, wait }: BoardConflict): string =>
 export const testsWords = ({ testsToday }: Pick<TankBoard, 'testsToday'>): string | null =>
   testsToday.length === 0
     ? null
-    : listed(testsToday.map((id) => parameterById(id as Parameters<typeof parameterById>[0])?.name ?? id))
+    : listed(testsToday.map((id) => parameterById(id)?.name ?? id))
 
 /** Which other courses a task serves: "Serves “Deworming” as well." */
 export const alsoForWords = (journal: Journal, courseIds: readonly string[]): string =>

@@ -44,7 +44,7 @@ export function ifSalinityRead({ facts, salinity }: CoursePlan, psu: number): Sa
   const earlier = facts.salinities.filter(({ ms }) => ms < facts.now)
   const after = countSalinity({
     ...facts,
-    salinities: [...earlier, { ms: facts.now, psu, entryId: 'what-if' }],
+    salinities: [...earlier, { ms: facts.now, psu, fullPsu: psu, entryId: 'what-if' }],
   })!.clock
   const runs = after.runFrom !== null && (after.state === 'running' || after.state === 'complete')
   return {

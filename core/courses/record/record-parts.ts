@@ -8,6 +8,7 @@ import { firstAtOrAfter, type Journal } from '../../journal/journal.ts'
 import { netVolumeAt } from '../../household/tanks.ts'
 import { decisiveLevel, levelsOf } from '../../readings/evidence.ts'
 import { psuOfGravity } from '../../salinity/gravity.ts'
+import { fullLineShare } from '../../water/level-line.ts'
 import { MS_PER_DAY, MS_PER_HOUR } from '../../time/zone.ts'
 import type { Course } from '../course.ts'
 import type { CourseRecord } from './record.ts'
@@ -261,7 +262,12 @@ export function salinityFacts(
     const { at, line } = evidence
     const psu = decisiveLevel(evidence, range)
     if (at >= startedAt - MS_PER_DAY && at <= until && psu !== null)
-      byInstant.set(at, { ms: at, psu: Math.max(0, psu), entryId: line.id })
+      byInstant.set(at, {
+        ms: at,
+        psu: Math.max(0, psu),
+        fullPsu: Math.max(0, psu) * fullLineShare(journal, line.content, at),
+        entryId: line.id,
+      })
   }
   return {
     salinities: [...byInstant.values()],

@@ -10,6 +10,7 @@ import { carbonRestarts } from './carbon-restarts.ts'
 import { netVolumeAt, tankById } from '../../household/tanks.ts'
 import type { ContentOf } from '../../journal/entry.ts'
 import { firstAtOrAfter, type Journal, type Line } from '../../journal/journal.ts'
+import { fullLineShare } from '../../water/level-line.ts'
 import { decisiveLevel, levelsOf } from '../../readings/evidence.ts'
 import { isDrugCourse, type Course, type DrugCourse } from '../course.ts'
 import { givenDoses, WHOLE_SHARE } from './record-doses.ts'
@@ -135,7 +136,8 @@ export interface CourseRecord {
   /** Doses of the course's counts of doses, in order. */
   given: GivenDose[]
   /** Salinity readings of its tank, from a day before the start: psu. Of a course that holds it alone. */
-  salinities: { ms: number; psu: number; entryId: string }[]
+  /** `psu` as it was tested; `fullPsu` what it comes to at the full line, where the level was down. */
+  salinities: { ms: number; psu: number; fullPsu: number; entryId: string }[]
   /** Changes whose new water has a salinity on record, as shares of the net volume. Of a course that holds the salinity alone. */
   swaps: { at: number; fraction: number; psu: number; entryId: string }[]
   /** Times at which a tank set was made sterile, and from when it may be used. */
@@ -167,7 +169,8 @@ function levelReadings(
     else
       byInstant.set(at, {
         ms: at,
-        mgPerL: Math.max(0, mgPerL),
+        // What evaporated leaves the drug behind: filled up again the level is lower than it was tested.
+        mgPerL: Math.max(0, mgPerL) * fullLineShare(journal, line.content, at),
         entryId: line.id,
         ...(uncertainty !== undefined && { sdMgPerL: uncertainty / 2 }),
       })

@@ -8,7 +8,7 @@ import { measureText } from '../../words/measure.ts'
 import { REST_AFTER_DEWORMING_HOURS } from '../outlook/preview.ts'
 import { dilute, doseToward } from '../amounts/planned-dose.ts'
 import { isTested } from '../tracks/level.ts'
-import { base, dayNumber, drugWord, type Draft, type DrugInput } from './step-input.ts'
+import { base, dayNumber, drugWord, unreadAfterTopOff, type Draft, type DrugInput } from './step-input.ts'
 
 /** A level this far under the target, as a share of the way down to the low, is topped up while it is still in range. */
 const TOP_UP_SHARE = 0.5
@@ -88,6 +88,13 @@ function settledAt({ journal, facts, seen }: DrugInput): number {
   return Math.max(0, ...entries.map((from) => from + MS_PER_DAY))
 }
 
+/** A tested level waits for its reading after a top-off; what nobody can test does not. */
+function afterTopOff(input: DrugInput): Pick<Draft, 'waitsFor'> {
+  if (!isTested(input.facts)) return {}
+  const waitsFor = unreadAfterTopOff(input, input.known?.reading?.ms ?? null)
+  return waitsFor.length > 0 ? { waitsFor } : {}
+}
+
 /** Putting the level back: at once where it is under the range, within the day after a change, gently where it has drifted. */
 export function redoseTask(input: DrugInput, step: Step): Draft | null {
   const { facts, known, ramp } = input
@@ -125,6 +132,7 @@ export function redoseTask(input: DrugInput, step: Step): Draft | null {
     best: from,
     notAfter: from + (isLow ? AT_ONCE_MS : SAME_DAY_MS),
     dose,
+    ...afterTopOff(input),
   }
 }
 
@@ -144,6 +152,7 @@ export function diluteTask(input: DrugInput, step: Step): Draft | null {
     best: from,
     notAfter: from + AT_ONCE_MS,
     change,
+    ...afterTopOff(input),
   }
 }
 

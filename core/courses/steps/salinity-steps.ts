@@ -5,7 +5,10 @@ import { MS_PER_HOUR } from '../../time/zone.ts'
 import { measureText } from '../../words/measure.ts'
 import type { PlannedChange } from '../amounts/planned-dose.ts'
 import { LOWERING, loweringSteps, RAISING, raisingDays, type SalinityState } from '../tracks/salinity.ts'
-import { base, dayNumber, waitsForOf, type Draft, type TaskInput } from './step-input.ts'
+import { evaporationOf } from '../../water/level-line.ts'
+import { SALT_G_PER_L_PSU } from '../../catalogue/procedures/limits.data.ts'
+import { figures, plural } from '../../words/numbers.ts'
+import { base, dayNumber, unreadAfterTopOff, waitsForOf, type Draft, type TaskInput } from './step-input.ts'
 
 /** A step this near its gravity is done: a refractometer reads to 0.001. */
 const STEP_SLACK = 0.0005
@@ -14,6 +17,9 @@ const STRONGER_PSU = 10
 /** A reading is due every twelve hours, quarantine.md 5.2; early and late by so much. */
 const READ_EVERY_HOURS = 12
 const READ_WINDOW_HOURS = 3
+
+/** Before salinity is read: what evaporated makes it read high. */
+const LEVEL_FIRST = 'Is the level down? Fill up to the line with fresh water first, stir, wait ten minutes, then read.'
 
 /** Any step down or up is one swap; what limits it is the schedule. */
 const ONE_SWAP_PSU = 100
@@ -75,6 +81,7 @@ export function lowerTasks(input: TaskInput, step: Step): Draft[] {
   const swaps: Swap[] = []
   let level = from
   let last = swappedAt
+  // One step is open at a time: what was missed moves those after it.
   for (const sg of steps) {
     const to = psuOfGravity(sg)
     const change = swap(volumeL, level, to, 0)
@@ -86,9 +93,9 @@ export function lowerTasks(input: TaskInput, step: Step): Draft[] {
         : { notBefore: last + least, best: last + best, notAfter: last + most }
     swaps.push({ change, ...window })
     level = to
-    last = window.best
+    last = Math.max(window.best, facts.now)
   }
-  return swapDrafts(input, step, swaps, [], (i) =>
+  return swapDrafts(input, step, swaps, unreadAfterTopOff(input, salinity.readAt), (i) =>
     isBack
       ? 'it has risen over 1.010: the days start over once it is back'
       : i === 0 && swappedAt === null
@@ -99,7 +106,7 @@ export function lowerTasks(input: TaskInput, step: Step): Draft[] {
 
 /** The steps up again, a day apart and 0.002 at most: after the full count, told as they would be before it. */
 export function raiseTasks(input: TaskInput, step: Step): Draft[] {
-  const { facts, salinity } = input
+  const { facts, salinity, settings } = input
   const { volumeL } = facts
   if (!salinity || volumeL === null || input.observation || salinity.clock.completesAt === null) return []
   const { clock, startPsu, limits, swappedAt } = salinity
@@ -121,7 +128,16 @@ export function raiseTasks(input: TaskInput, step: Step): Draft[] {
   }
   // Each step up is reckoned from a reading: what the last one made of it is read first.
   const isUnread = lastUp !== null && (salinity.readAt ?? -Infinity) < lastUp
-  return swapDrafts(input, step, swaps, isUnread ? ['a reading after the last swap'] : [], () =>
+  const waits = isUnread ? ['a reading after the last swap'] : unreadAfterTopOff(input, salinity.readAt)
+  const total = swaps.reduce((sum, { change }) => sum + change.litres, 0)
+  const { units } = settings
+  const how = [
+    step.how,
+    `Mix each swap to ${measureText(replacementPsu, 'psu', units, 3)}: about ${Math.round(replacementPsu * SALT_G_PER_L_PSU)} g of sea salt a litre, the refractometer decides. For all ${plural(swaps.length, 'swap')} ${measureText(total, 'L', units, 3)}, ${figures((total * replacementPsu * SALT_G_PER_L_PSU) / 1000, 2)} kg of salt.`,
+  ]
+    .filter(Boolean)
+    .join(' ')
+  return swapDrafts(input, swaps.length > 0 ? { ...step, how } : step, swaps, waits, () =>
     isFull ? 'at most 0.002 a day' : 'when the days are full; at most 0.002 a day',
   )
 }
@@ -132,6 +148,9 @@ export function readSalinityTasks(input: TaskInput, step: Step): Draft[] {
   if (!salinity || input.observation) return []
   const { clock } = settings
   const { course, now, salinities } = facts
+  const learnt = evaporationOf(input.journal, course.tankId, now)
+  const lost = learnt ? `, about ${measureText(learnt.litresADay, 'L', settings.units, 2)} a day here` : ''
+  const read = { ...step, how: [LEVEL_FIRST, step.how].filter(Boolean).join(' ') }
   const drafts: Draft[] = []
   let missed: Draft | null = null
   const half = (READ_EVERY_HOURS / 2) * MS_PER_HOUR
@@ -142,9 +161,9 @@ export function readSalinityTasks(input: TaskInput, step: Step): Draft[] {
       const isDone = salinities.some(({ ms }) => ms >= best - half && ms < best + half)
       if (best < course.startedAt || isDone) continue
       const draft: Draft = {
-        ...base(input, step, 2 * dayNumber(input, day) + part),
+        ...base(input, read, 2 * dayNumber(input, day) + part),
         title: step.title,
-        why: isRisen(salinity) ? 'it is over 1.010' : 'every twelve hours: what evaporates raises it',
+        why: isRisen(salinity) ? 'it is over 1.010' : `every twelve hours: what evaporates raises it${lost}`,
         notBefore: best - window,
         best,
         notAfter: best + window,

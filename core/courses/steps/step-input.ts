@@ -3,6 +3,7 @@ import { isCopper } from '../../catalogue/treatments/groups.ts'
 import type { Settings } from '../../household/settings.ts'
 import type { Journal } from '../../journal/journal.ts'
 import type { Day } from '../../time/zone.ts'
+import { lastTopOffAt } from '../../water/level-line.ts'
 import type { DrugCourse } from '../course.ts'
 import { agentWord } from '../names.ts'
 import type { CourseRecord, DrugRecord, KnownLevel } from '../record/record.ts'
@@ -79,6 +80,14 @@ export const base = (
 /** The rules that a step needs and that do not hold yet, in words: until then it waits. */
 export const waitsForOf = ({ rules }: Pick<TaskInput, 'rules'>, { needs = [] }: Step): string[] =>
   rules.filter(({ id, state }) => needs.includes(id) && state !== 'holds').map(({ rule }) => rule)
+
+/** What an amount waits for after a top-off: filled up and stirred, the level is what the next reading says. */
+export function unreadAfterTopOff({ journal, facts }: Pick<TaskInput, 'journal' | 'facts'>, readAt: number | null): string[] {
+  const filledAt = lastTopOffAt(journal, facts.course.tankId, facts.now)
+  return filledAt !== null && filledAt >= facts.course.startedAt && filledAt > (readAt ?? -Infinity)
+    ? ['a reading after the top-off']
+    : []
+}
 
 /** A step with something to say beside it. */
 export const withHow = (step: Step, how: string | undefined): Step => (how === undefined ? step : { ...step, how })

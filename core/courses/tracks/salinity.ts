@@ -11,7 +11,7 @@ export type SalinityTrack = Extract<Track, { by: 'salinity' }>
 export interface SalinityState {
   track: SalinityTrack
   clock: HoldCount
-  /** The last reading with what was swapped since, psu; null before the first. */
+  /** The last reading, at the full line, with what was swapped since, psu; null before the first. */
   psu: number | null
   /** The last reading, ms. */
   readAt: number | null
@@ -75,7 +75,7 @@ export function countSalinity(record: CourseRecord): SalinityState | null {
   return {
     track,
     clock,
-    psu: last && later.reduce((psu, swap) => psu + swap.fraction * (swap.psu - psu), last.psu),
+    psu: last && later.reduce((psu, swap) => psu + swap.fraction * (swap.psu - psu), last.fullPsu),
     readAt: last?.ms ?? null,
     startPsu: before === undefined || before.psu < limits.high ? USUAL_PSU : before.psu,
     limits,

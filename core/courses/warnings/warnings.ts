@@ -17,6 +17,8 @@ import type { DosesState } from '../tracks/doses.ts'
 import type { FishlessState } from '../tracks/fishless.ts'
 import type { RoundsState } from '../tracks/rounds.ts'
 import { gravityOfPsu } from '../../salinity/gravity.ts'
+import { crossesAt, evaporationOf } from '../../water/level-line.ts'
+import { measureText } from '../../words/measure.ts'
 import type { SalinityState } from '../tracks/salinity.ts'
 import type { CourseRecord, Restart } from '../record/record.ts'
 import type { Observation } from '../tracks/watch.ts'
@@ -230,6 +232,23 @@ function awaySentence({ tasks }: WarningInput): CourseWarning | null {
       }
 }
 
+/** Days away in which what evaporates lifts a low salinity over its limit. */
+function dryingSentence({ journal, facts, settings }: WarningInput, { psu, limits, clock }: SalinityState): CourseWarning | null {
+  const { course, now, away, volumeL } = facts
+  const lost = evaporationOf(journal, course.tankId, now)
+  if (!lost || psu === null || volumeL === null || clock.state === 'complete') return null
+  const [at] = away.flatMap(({ from, until }) => {
+    const crossed = crossesAt(lost, volumeL, psu, limits.high, Math.max(now, from))
+    return until > now && crossed !== null && crossed < until ? [crossed] : []
+  })
+  if (at === undefined) return null
+  return {
+    id: 'drying',
+    tone: 'act',
+    text: `While you are away about ${measureText(lost.litresADay, 'L', settings.units, 2)} evaporate a day: filled up as you leave, it is over 1.010 from ${momentBeside(at, now, settings.clock)}. Somebody has to fill up to the line by then.`,
+  }
+}
+
 /** A low salinity that rose, fell too far, or is not read. */
 function salinitySentences(input: WarningInput): CourseWarning[] {
   const { salinity, facts, settings } = input
@@ -253,6 +272,7 @@ function salinitySentences(input: WarningInput): CourseWarning[] {
       tone: 'soon',
       text: `The specific gravity is ${gravityOfPsu(psu).toFixed(4)}, under 1.008: the days go on, but it costs the fish and the filter. Bring it to 1.009 with a little salt water.`,
     })
+  warnings.push(dryingSentence(input, salinity))
   const held = { ...input, clock }
   warnings.push(gapSentence(held), ...restartSentences(held))
   return warnings.filter((warning) => warning !== null)

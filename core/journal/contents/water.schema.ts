@@ -22,6 +22,7 @@ export const Reading = content(
       oneOf(['lab', 'file', 'probe', 'photometer'] as const, 'where it came from, where no hand tested and typed it'),
     ),
     deviceId: opt(id('the device that read it')),
+    downL: opt(nonNegative('litres that were missing to the full line when it was drawn')),
     overrides: overrides(),
   },
   'a test value',
@@ -178,7 +179,13 @@ export const Feed = content(
 
 export const TopOff = content(
   'top-off',
-  { tankId: id(), litres: positive(), salinityPsu: opt(nonNegative()), overrides: overrides() },
+  {
+    tankId: id(),
+    litres: positive(),
+    salinityPsu: opt(nonNegative()),
+    downL: opt(nonNegative('litres that were missing to the full line before it: only more than that dilutes')),
+    overrides: overrides(),
+  },
   'what evaporated is filled up',
 )
 

@@ -163,8 +163,8 @@ export function topOffConcerns(journal: Journal, topOff: ContentOf<'top-off'>, {
   const { units } = settingsOf(journal) ?? DEFAULT_SETTINGS
   const days = daysSinceFull(journal, topOff.tankId, at, except)
   const withPsu = topOff.salinityPsu ?? 0
-  const after = psuAfterTopOff(salinity.psu, topOff.litres, water.netL, withPsu, days)
-  const more = dilutingLitres(topOff.litres, water.netL, days)
+  const after = psuAfterTopOff(salinity.psu, topOff.litres, water.netL, withPsu, days, topOff.downL)
+  const more = dilutingLitres(topOff.litres, water.netL, days, topOff.downL)
   const found = salinityConcerns(journal, water, { before: salinity.psu, after, withPsu }, at, except)
   const isMore = more > 0 && water.tank.water === 'marine' && found.length === 0 && water.residents.length > 0
   return [

@@ -1,5 +1,6 @@
 import { netVolumeAt, tankAt } from '../../household/tanks.ts'
 import type { Journal } from '../../journal/journal.ts'
+import { fullLineShare } from '../../water/level-line.ts'
 import { levelsOf, type Evidence } from '../../readings/evidence.ts'
 import { MS_PER_DAY } from '../../time/zone.ts'
 
@@ -26,17 +27,28 @@ const figureOf = ({ low, high }: Evidence): number =>
 /**
  * Litres of a top-off that go beyond what can have evaporated since the last one, or the last reading: they dilute the water.
  * @param days since the level was last full
+ * @param downL litres that were missing to the line, where somebody measured it: up to the mark no level changes
  */
-export const dilutingLitres = (litres: number, netL: number, days: number): number =>
-  Math.max(0, litres - netL * MOST_EVAPORATION_A_DAY * Math.min(MOST_EVAPORATION_DAYS, Math.max(1, days)))
+export const dilutingLitres = (litres: number, netL: number, days: number, downL?: number): number =>
+  Math.max(
+    0,
+    litres - (downL ?? netL * MOST_EVAPORATION_A_DAY * Math.min(MOST_EVAPORATION_DAYS, Math.max(1, days))),
+  )
 
 /** Psu after a change of a share of the water for water of another salinity. */
 export const psuAfterChange = (psu: number, litres: number, netL: number, newPsu: number): number =>
   psu + Math.min(1, litres / netL) * (newPsu - psu)
 
 /** Psu after a top-off: salt adds up, and what is more than evaporated dilutes. */
-export const psuAfterTopOff = (psu: number, litres: number, netL: number, topOffPsu: number, days: number): number => {
-  const more = dilutingLitres(litres, netL, days)
+export const psuAfterTopOff = (
+  psu: number,
+  litres: number,
+  netL: number,
+  topOffPsu: number,
+  days: number,
+  downL?: number,
+): number => {
+  const more = dilutingLitres(litres, netL, days, downL)
   return (psu * netL + topOffPsu * litres) / (netL + more)
 }
 
@@ -50,7 +62,9 @@ export function salinityOf(journal: Journal, tankId: string, at: number, except?
   const tank = tankAt(journal, tankId, at)
   if (!tank) return null
   const reading = levelsOf(journal, tankId, 'salinity').findLast((one) => one.at <= at && one.line.id !== except)
-  let psu = reading ? Math.max(0, figureOf(reading)) : tank.water === 'marine' ? USUAL_SEA_PSU : 0
+  const readPsu =
+    reading && Math.max(0, figureOf(reading)) * fullLineShare(journal, reading.line.content, reading.at)
+  let psu = readPsu ?? (tank.water === 'marine' ? USUAL_SEA_PSU : 0)
   let restsOn = reading?.at ?? null
   let isAssumed = reading === undefined
   let fullAt = reading?.at ?? null
@@ -64,7 +78,7 @@ export function salinityOf(journal: Journal, tankId: string, at: number, except?
       if (content.litres >= netL) isAssumed = false
     } else if (content.kind === 'top-off') {
       const days = fullAt === null ? MOST_EVAPORATION_DAYS : (when - fullAt) / MS_PER_DAY
-      psu = psuAfterTopOff(psu, content.litres, netL, content.salinityPsu ?? 0, days)
+      psu = psuAfterTopOff(psu, content.litres, netL, content.salinityPsu ?? 0, days, content.downL)
       fullAt = when
     }
   }
