@@ -53,9 +53,13 @@ export function LevelLine({
     setFilled(true)
   }
   return (
-    <Stack $gap={8}>
+    <Stack $gap={8} style={{ maxWidth: 320 }}>
       <FigureField
-        label={levelAsked(tank) === 'cm' ? 'Is the level down? Under the line by' : 'Is the level down? Missing'}
+        label={
+          levelAsked(tank) === 'cm'
+            ? 'Is the level down? how far under the line'
+            : 'Is the level down? how much is missing'
+        }
         value={text}
         onChange={change}
         after={shownUnit(levelAsked(tank), units)}

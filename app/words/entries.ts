@@ -185,7 +185,9 @@ export function contentMarks(content: Content, wording: Wording, tankId?: string
       return [
         plain(`${parameter?.short ?? content.parameter} `),
         strong(readingResult(content, units).value),
-        ...(content.downL === undefined ? [] : [plain(`, with ${measureText(content.downL, 'L', units, 2)} evaporated`)]),
+        ...(content.downL === undefined
+          ? []
+          : [plain(`, with ${measureText(content.downL, 'L', units, 2)} evaporated`)]),
       ]
     }
     case 'water-change':

@@ -123,7 +123,12 @@ describe('what evaporates', () => {
       reads(day, '08:00', 1.009)
     }
     const away = (days: number) =>
-      it.write({ kind: 'away', ...it.at(12, '09:00'), from: it.at(13, '08:00').happened, until: it.at(13 + days, '08:00').happened })
+      it.write({
+        kind: 'away',
+        ...it.at(12, '09:00'),
+        from: it.at(13, '08:00').happened,
+        until: it.at(13 + days, '08:00').happened,
+      })
     away(1)
     expect(it.plan(12, '12:00').warnings.find(({ id }) => id === 'drying')).toBeUndefined()
     away(9)

@@ -99,7 +99,9 @@ export function evaporationOf(journal: Journal, tankId: string, now: number): Ev
   const days = (last.at - first.at) / MS_PER_DAY
   if (days < LEARNT_FROM_DAYS.least) return null
   // What the first one filled up evaporated before it.
-  const litres = filled.slice(1).reduce((sum, { content }) => sum + Math.min(content.litres, content.downL ?? Infinity), 0)
+  const litres = filled
+    .slice(1)
+    .reduce((sum, { content }) => sum + Math.min(content.litres, content.downL ?? Infinity), 0)
   return { litresADay: litres / days, days, topOffs: filled.length }
 }
 

@@ -43,9 +43,7 @@ export const conflictWords = ({ follow, wait }: BoardConflict): string =>
 
 /** What is tested once for all courses today; null for nothing. */
 export const testsWords = ({ testsToday }: Pick<TankBoard, 'testsToday'>): string | null =>
-  testsToday.length === 0
-    ? null
-    : listed(testsToday.map((id) => parameterById(id)?.name ?? id))
+  testsToday.length === 0 ? null : listed(testsToday.map((id) => parameterById(id)?.name ?? id))
 
 /** Which other courses a task serves: "Serves “Deworming” as well." */
 export const alsoForWords = (journal: Journal, courseIds: readonly string[]): string =>

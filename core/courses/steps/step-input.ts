@@ -82,7 +82,10 @@ export const waitsForOf = ({ rules }: Pick<TaskInput, 'rules'>, { needs = [] }: 
   rules.filter(({ id, state }) => needs.includes(id) && state !== 'holds').map(({ rule }) => rule)
 
 /** What an amount waits for after a top-off: filled up and stirred, the level is what the next reading says. */
-export function unreadAfterTopOff({ journal, facts }: Pick<TaskInput, 'journal' | 'facts'>, readAt: number | null): string[] {
+export function unreadAfterTopOff(
+  { journal, facts }: Pick<TaskInput, 'journal' | 'facts'>,
+  readAt: number | null,
+): string[] {
   const filledAt = lastTopOffAt(journal, facts.course.tankId, facts.now)
   return filledAt !== null && filledAt >= facts.course.startedAt && filledAt > (readAt ?? -Infinity)
     ? ['a reading after the top-off']

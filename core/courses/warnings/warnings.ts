@@ -233,7 +233,10 @@ function awaySentence({ tasks }: WarningInput): CourseWarning | null {
 }
 
 /** Days away in which what evaporates lifts a low salinity over its limit. */
-function dryingSentence({ journal, facts, settings }: WarningInput, { psu, limits, clock }: SalinityState): CourseWarning | null {
+function dryingSentence(
+  { journal, facts, settings }: WarningInput,
+  { psu, limits, clock }: SalinityState,
+): CourseWarning | null {
   const { course, now, away, volumeL } = facts
   const lost = evaporationOf(journal, course.tankId, now)
   if (!lost || psu === null || volumeL === null || clock.state === 'complete') return null

@@ -30,10 +30,7 @@ const figureOf = ({ low, high }: Evidence): number =>
  * @param downL litres that were missing to the line, where somebody measured it: up to the mark no level changes
  */
 export const dilutingLitres = (litres: number, netL: number, days: number, downL?: number): number =>
-  Math.max(
-    0,
-    litres - (downL ?? netL * MOST_EVAPORATION_A_DAY * Math.min(MOST_EVAPORATION_DAYS, Math.max(1, days))),
-  )
+  Math.max(0, litres - (downL ?? netL * MOST_EVAPORATION_A_DAY * Math.min(MOST_EVAPORATION_DAYS, Math.max(1, days))))
 
 /** Psu after a change of a share of the water for water of another salinity. */
 export const psuAfterChange = (psu: number, litres: number, netL: number, newPsu: number): number =>
@@ -62,8 +59,7 @@ export function salinityOf(journal: Journal, tankId: string, at: number, except?
   const tank = tankAt(journal, tankId, at)
   if (!tank) return null
   const reading = levelsOf(journal, tankId, 'salinity').findLast((one) => one.at <= at && one.line.id !== except)
-  const readPsu =
-    reading && Math.max(0, figureOf(reading)) * fullLineShare(journal, reading.line.content, reading.at)
+  const readPsu = reading && Math.max(0, figureOf(reading)) * fullLineShare(journal, reading.line.content, reading.at)
   let psu = readPsu ?? (tank.water === 'marine' ? USUAL_SEA_PSU : 0)
   let restsOn = reading?.at ?? null
   let isAssumed = reading === undefined

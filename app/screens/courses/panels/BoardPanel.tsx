@@ -1,11 +1,11 @@
+import { styled } from 'styled-components'
 import { boardOf, type TankBoard } from '../../../../core/courses/board/tank-board.ts'
 import { conflictWords, heldWords, testsWords, wantWords } from '../../../../core/courses/board/board-words.ts'
-import { tankById } from '../../../../core/household/tanks.ts'
 import { measureText } from '../../../../core/words/measure.ts'
 import { capital, listed } from '../../../../core/words/numbers.ts'
 import { useNow } from '../../../frame/now.tsx'
 import { useHousehold } from '../../../journal/provider.tsx'
-import { Bar, Facts, Heading, Quiet, Stack } from '../../../look/text.ts'
+import { Bar, Heading, Quiet, Stack } from '../../../look/text.ts'
 
 /**
  * What all courses of a tank want of its one water, settled before a step is shown.
@@ -21,56 +21,56 @@ export function BoardPanel({ tankId, least }: { tankId: string; least: number })
   return (
     <section>
       <Heading>
-        <span>
-          One water <Quiet>{listed(board.courses.map(({ name }) => name))}</Quiet>
-        </span>
-        <Quiet>{tankById(journal, tankId)?.name}</Quiet>
+        <span>What this water has to be</span>
+        <Quiet>for {listed(board.courses.map(({ name }) => name))}</Quiet>
       </Heading>
-      <Stack $gap={12} style={{ paddingTop: 12 }}>
+      <Stack $gap={12} style={{ padding: '12px 0 22px' }}>
         {board.conflicts.map((conflict) => (
           <Bar key={`${conflict.follow.course}-${conflict.wait.course}-${conflict.wait.thing}`} $tone="act">
             {conflictWords(conflict)}.
           </Bar>
         ))}
-        <Facts>
+        <Rows>
           {rows.map(([name, words]) => (
-            <div key={name}>
+            <div key={`${name}-${words}`}>
               <dt>{name}</dt>
               <dd>{words}</dd>
             </div>
           ))}
-        </Facts>
+        </Rows>
       </Stack>
     </section>
   )
 }
 
+const Rows = styled.dl`
+  display: grid;
+  gap: 6px 18px;
+  & > div {
+    display: grid;
+    grid-template-columns: 120px minmax(0, 1fr);
+    gap: 18px;
+  }
+  dt {
+    color: var(--quiet);
+  }
+  dd {
+    margin: 0;
+  }
+`
+
 type Units = Parameters<typeof heldWords>[1]
 
 /** What is held, what is off, what is tested and changed once for all of them. */
 function rowsOf(board: TankBoard, units: Units): [string, string][] {
-  const { held, orders, changeToday } = board
+  const { held, orders, changeToday, courses } = board
   const tests = testsWords(board)
-  return [
-    ...(held.length > 0
-      ? [['hold', held.map((one) => heldWords(one, units)).join('; ')] satisfies [string, string]]
-      : []),
-    ...(orders.length > 0
-      ? [
-          ['as ordered', orders.map((order) => `${capital(wantWords(order))}: ${order.why}`).join('; ')] satisfies [
-            string,
-            string,
-          ],
-        ]
-      : []),
-    ...(tests === null ? [] : [['test today', `${tests}, once for all`] satisfies [string, string]]),
-    ...(changeToday?.change
-      ? [
-          ['change today', `${measureText(changeToday.change.litres, 'L', units, 3)}, once for all`] satisfies [
-            string,
-            string,
-          ],
-        ]
-      : []),
-  ]
+  const forAll = courses.length > 1 ? ', once for all courses' : ''
+  const rows: [string, string][] = held.map((one) => ['hold', heldWords(one, units)])
+  for (const order of orders) rows.push(['', `${capital(wantWords(order))}: ${order.why}`])
+  if (rows.length > held.length) rows[held.length]![0] = 'keep'
+  if (tests !== null) rows.push(['test today', `${capital(tests)}${forAll}`])
+  if (changeToday?.change)
+    rows.push(['change today', `${measureText(changeToday.change.litres, 'L', units, 3)}${forAll}`])
+  return rows
 }
