@@ -82,7 +82,7 @@ test('the way back up says what water, how many litres and how much salt', () =>
   reads(0, '08:00', 1.0264)
   for (let day = 3; day < 34; day++) for (const time of ['08:00', '20:00']) reads(day, time, 1.009)
   const how = it.plan(34, '12:00').tasks.find(({ how: words }) => words?.includes('sea salt'))!.how
-  expect(how).toMatch(/about \d+ g of sea salt a litre.* kg of salt\./)
+  expect(how).toMatch(/for all \d+ swaps .* L with about [\d.]+ kg of sea salt\./)
 })
 
 describe('what evaporates', () => {

@@ -7,7 +7,7 @@ import type { PlannedChange } from '../amounts/planned-dose.ts'
 import { LOWERING, loweringSteps, RAISING, raisingDays, type SalinityState } from '../tracks/salinity.ts'
 import { evaporationOf } from '../../water/level-line.ts'
 import { SALT_G_PER_L_PSU } from '../../catalogue/procedures/limits.data.ts'
-import { figures, plural } from '../../words/numbers.ts'
+import { plural } from '../../words/numbers.ts'
 import { base, dayNumber, unreadAfterTopOff, waitsForOf, type Draft, type TaskInput } from './step-input.ts'
 
 /** A step this near its gravity is done: a refractometer reads to 0.001. */
@@ -133,7 +133,7 @@ export function raiseTasks(input: TaskInput, step: Step): Draft[] {
   const { units } = settings
   const how = [
     step.how,
-    `Mix each swap to ${measureText(replacementPsu, 'psu', units, 3)}: about ${Math.round(replacementPsu * SALT_G_PER_L_PSU)} g of sea salt a litre, the refractometer decides. For all ${plural(swaps.length, 'swap')} ${measureText(total, 'L', units, 3)}, ${figures((total * replacementPsu * SALT_G_PER_L_PSU) / 1000, 2)} kg of salt.`,
+    `Mix each swap to ${measureText(replacementPsu, 'psu', units, 3)}, the refractometer decides: for all ${plural(swaps.length, 'swap')} ${measureText(total, 'L', units, 3)} with about ${measureText((total * replacementPsu * SALT_G_PER_L_PSU) / 1000, 'kg', units, 2)} of sea salt.`,
   ]
     .filter(Boolean)
     .join(' ')
