@@ -2,11 +2,12 @@ import { bandFor, type Parameter } from '../catalogue/parameter.ts'
 import { PARAMETERS_AS_ASKED } from '../catalogue/parameters-as-asked.ts'
 import { QUARANTINE_TEST_EVERY_DAYS, TEST_EVERY_DAYS } from '../catalogue/test-intervals.data.ts'
 import { coursesOf } from '../courses/course.ts'
+import { testsOfTask } from '../courses/board/shared-tasks.ts'
 import { coursePlan } from '../courses/plan.ts'
 import { kitFor, type Kit, type Tank } from '../household/tanks.ts'
 import type { Settings } from '../household/settings.ts'
 import type { Journal } from '../journal/journal.ts'
-import { lastValue, type ValueReading } from '../readings/evidence.ts'
+import { lastEvidence, lastValue, type ValueReading } from '../readings/evidence.ts'
 import { readingsOf } from '../readings/latest.ts'
 
 /** Where a value lies against a band. */
@@ -34,10 +35,12 @@ export interface TankTest {
 /**
  * The parameters a keeper of a tank tests: those with a comfort band, those a kit of its own is for, those tested there before; copper in
  * quarantine.
+ * @param asked by a course that runs there: tested before or not
  */
-export const testedIn = (journal: Journal, tank: Tank): Parameter[] =>
+export const testedIn = (journal: Journal, tank: Tank, asked: ReadonlySet<string> = new Set()): Parameter[] =>
   PARAMETERS_AS_ASKED.filter(
     (parameter) =>
+      asked.has(parameter.id) ||
       bandFor(parameter, tank.profile) !== null ||
       (parameter.id === 'copper' && tank.role === 'quarantine') ||
       kitFor(journal, tank.id, parameter.id)?.tankId === tank.id ||
@@ -52,8 +55,11 @@ function askedByCourses(journal: Journal, tankId: string, settings: Settings, no
     const plan = coursePlan(journal, course, settings, now)
     for (const task of plan.tasks) {
       if (task.act !== 'read' || task.tankId !== tankId || task.state === 'ahead') continue
-      const parameters = task.parameters ?? (course.dose ? ['copper'] : [])
+      const parameters = testsOfTask(task, plan)
       for (const parameter of parameters) {
+        // Of a task that asks for several what was tested already is done.
+        const last = lastEvidence(journal, tankId, parameter, now)
+        if (last && last.at >= task.notBefore) continue
         const before = asked.get(parameter)
         if (!before || task.best < before.at)
           asked.set(parameter, { at: task.best, why: course.definition.name, isLate: task.state === 'late' })
@@ -71,7 +77,7 @@ function askedByCourses(journal: Journal, tankId: string, settings: Settings, no
 export function testsOf(journal: Journal, tank: Tank, settings: Settings, now: number): TankTest[] {
   const asked = askedByCourses(journal, tank.id, settings, now)
   const today = settings.clock.dayOf(now)
-  return testedIn(journal, tank).map((parameter) => {
+  return testedIn(journal, tank, new Set(asked.keys())).map((parameter) => {
     const last = lastValue(journal, tank.id, parameter.id, now + 1)
     const every = (tank.role === 'display' ? TEST_EVERY_DAYS : QUARANTINE_TEST_EVERY_DAYS)[parameter.id]
     const byHabit = last && every !== undefined ? settings.clock.dayOf(last.at) + every : null

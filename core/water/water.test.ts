@@ -216,6 +216,27 @@ describe('what is tested in a tank', () => {
     const sorted = testsOf(journal, hall(journal), settings, ms(20)).sort(dueFirst)
     expect(sorted.slice(0, 2).map(({ parameter }) => parameter.id)).toEqual(['alk-kh', 'no3'])
   })
+  test('what a course asks for is among them, never tested there before, and only what is still missing of a task', () => {
+    const watched: Content = {
+      kind: 'course-start',
+      ...on(0),
+      courseId: 'c',
+      definition: 'qt-d-hypo',
+      tanks: { main: 'hall' },
+      animalIds: ['ash'],
+    }
+    const NINE = ms(3) % 86_400_000 === 0 ? 9 * 3_600_000 : 0
+    const due = (...contents: Content[]) => {
+      const journal = reef(watched, ...contents)
+      return testsOf(journal, hall(journal), settings, ms(3) + NINE).flatMap((test) =>
+        test.due ? [test.parameter.id] : [],
+      )
+    }
+    expect(due()).toEqual(expect.arrayContaining(['tan', 'nh3', 'salinity']))
+    const half = due({ ...reading(3, 'tan', 0), happened: new Date(ms(3) + NINE - 3_600_000).toISOString() })
+    expect(half).toContain('nh3')
+    expect(half).not.toContain('tan')
+  })
   test('a value lies under, in or over its band', () => {
     expect([7.4, 7.5, 10, 10.1].map((value) => bandState(alk, 'reef-lps', value))).toEqual(['low', 'in', 'in', 'high'])
     expect(bandState(alk, undefined, 3)).toBe('no-band')

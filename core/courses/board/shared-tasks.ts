@@ -1,4 +1,5 @@
 import { MS_PER_DAY } from '../../time/zone.ts'
+import type { CoursePlan } from '../plan.ts'
 import type { CourseTask } from '../tasks.ts'
 
 /** Tasks of two courses are one occasion if they are due within so many hours of each other (EA). */
@@ -7,12 +8,17 @@ const SAME_OCCASION_MS = MS_PER_DAY / 2
 /** What a reading task tests where it names no parameters, by step. */
 const TESTS_OF_STEP: Readonly<Record<string, readonly string[]>> = {
   ammonia: ['tan', 'nh3'],
-  'read-salinity': ['salinity'],
 }
 
 /** What a reading task tests; null where only its own course knows. */
 export const testsOf = ({ parameters, step }: Pick<CourseTask, 'parameters' | 'step'>): readonly string[] | null =>
   parameters ?? TESTS_OF_STEP[step] ?? null
+
+/** What a reading task of a course tests: what it names, else the level that the course holds. */
+export const testsOfTask = (
+  task: Pick<CourseTask, 'parameters' | 'step'>,
+  { salinity, course }: Pick<CoursePlan, 'salinity' | 'course'>,
+): readonly string[] => testsOf(task) ?? (salinity ? ['salinity'] : course.dose ? ['copper'] : [])
 
 const isOneOccasion = (a: CourseTask, b: CourseTask): boolean =>
   a.tankId === b.tankId &&

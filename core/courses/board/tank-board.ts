@@ -11,7 +11,7 @@ import { coursePlan, isDrugPlan, type CoursePlan } from '../plan.ts'
 import { drugWord } from '../steps/step-input.ts'
 import type { CourseTask } from '../tasks.ts'
 import { fishlessTrackOf } from '../tracks/fishless.ts'
-import { sharedTasks, testsOf } from './shared-tasks.ts'
+import { sharedTasks, testsOfTask } from './shared-tasks.ts'
 
 /** What is held in the water, with where it is now. */
 export interface HeldOnBoard {
@@ -181,9 +181,10 @@ export function boardOf(journal: Journal, tankId: string, settings: Settings, no
   const due = sharedTasks(plans.flatMap(({ tasks }) => tasks)).filter(
     (task) => task.tankId === tankId && (task.state !== 'ahead' || settings.clock.dayOf(task.best) <= today),
   )
-  const tests = due.flatMap((task) =>
-    task.act === 'read' ? (testsOf(task) ?? (task.step.startsWith('read') ? ['copper'] : [])) : [],
-  )
+  const tests = due.flatMap((task) => {
+    const plan = plans.find(({ course }) => course.id === task.courseId)
+    return task.act === 'read' && plan ? testsOfTask(task, plan) : []
+  })
   return {
     tankId,
     courses: plans.map(({ course }) => ({ id: course.id, name: shortCourseName(course) })),

@@ -7,7 +7,7 @@ import { ruleWord } from '../../courses/acts/task-contents.ts'
 import { readAct, type ActAnswer } from '../../courses/acts/read-act.ts'
 import { WHOLE_TANK, partsOfCount } from '../../courses/acts/read-count.ts'
 import { dipOf, mayHaveDip } from '../../courses/acts/read-dip.ts'
-import { testsOf } from '../../courses/board/shared-tasks.ts'
+import { testsOfTask } from '../../courses/board/shared-tasks.ts'
 import { courseById } from '../../courses/course.ts'
 import { coursePlan, isDrugPlan, type CoursePlan } from '../../courses/plan.ts'
 import { readStartForm, startDefaults, judgeStart } from '../../courses/start-form/read-start-form.ts'
@@ -266,7 +266,7 @@ export class Keeper {
 
   /** What a task tests, where it names nothing: the level it holds, the salinity, ammonia. */
   private testsOf(plan: CoursePlan, task: CourseTask): readonly string[] {
-    return testsOf(task) ?? (plan.salinity ? ['salinity'] : ['copper'])
+    return testsOfTask(task, plan)
   }
 
   /** Does a task by its own button. @returns whether it was done */
