@@ -1,4 +1,4 @@
-import { useMemo } from 'react'
+import { useEffect, useMemo, useState } from 'react'
 import { benchTasks } from '../../core/bench/watch.ts'
 import { caseLookTasks } from '../../core/schedule/case-looks.ts'
 import { choreTasks } from '../../core/schedule/chores.ts'
@@ -12,15 +12,33 @@ import { useHousehold } from '../journal/provider.tsx'
 /** Days ahead that are worked out. */
 const HORIZON_DAYS = 21
 
+/** What comes after the first view: its reckoning is large, and hardly ever anything is due. */
+interface Late {
+  doorLooks: typeof import('../../core/arrivals/door-looks.ts').doorLookTasks
+}
+
+/** Loads it once the page is idle. */
+const loadLate = async (): Promise<Late['doorLooks']> => {
+  await new Promise<void>((resolve) => {
+    if (typeof requestIdleCallback === 'function') requestIdleCallback(() => resolve())
+    else setTimeout(resolve, 200)
+  })
+  return (await import('../../core/arrivals/door-looks.ts')).doorLookTasks
+}
+
 /** What is due for those who came in or are being brought together, and of the keeper's own chores, as it stands now. */
 export function useArrivalTasks(): ArrivalTask[] {
   const { journal, settings, revision } = useHousehold()
   const now = useNow()
+  const [late, setLate] = useState<Late | null>(null)
+  useEffect(() => void loadLate().then((doorLooks) => setLate({ doorLooks })), [])
   return useMemo(
     () => {
       const today = settings.clock.dayOf(now)
+      const ofArrivals = arrivalTasks(journal, settings, now, today + HORIZON_DAYS)
       return [
-        ...arrivalTasks(journal, settings, now, today + HORIZON_DAYS),
+        ...ofArrivals,
+        ...(late?.doorLooks(journal, settings, now, today + HORIZON_DAYS, ofArrivals) ?? []),
         ...introductionTasks(journal, settings, now),
         ...choreTasks(journal, settings, now, today + HORIZON_DAYS).map((task): ArrivalTask => ({
           ...task,
@@ -33,7 +51,7 @@ export function useArrivalTasks(): ArrivalTask[] {
       ]
     },
     // eslint-disable-next-line react-hooks/exhaustive-deps -- the revision says when the journal has grown
-    [journal, settings, revision, now],
+    [journal, settings, revision, now, late],
   )
 }
 

@@ -3,7 +3,8 @@ import type { Content } from '../journal/entry.ts'
 import { Journal } from '../journal/journal.ts'
 import { scribe } from '../journal/testing.ts'
 import { zoneClock } from '../time/zone.ts'
-import { arrivalTaskContents, arrivalTasks } from './tasks.ts'
+import { doorLookTasks } from './door-looks.ts'
+import { arrivalTaskContents } from './tasks.ts'
 
 const ORIGIN = Date.parse('2026-11-01T00:00:00Z')
 const ms = (day: number, hour = 12) => ORIGIN + day * 86_400_000 + hour * 3_600_000
@@ -37,8 +38,7 @@ function reef(...more: readonly Content[]) {
     fish('loose', 'reef', 80),
     ...more,
   )
-  const looks = (day: number, hour = 12) =>
-    arrivalTasks(journal, settings, ms(day, hour), clock.dayOf(ms(day))).filter(({ kind }) => kind === 'watch')
+  const looks = (day: number, hour = 12) => doorLookTasks(journal, settings, ms(day, hour), clock.dayOf(ms(day)), [])
   return { write, looks }
 }
 

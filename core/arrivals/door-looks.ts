@@ -7,7 +7,8 @@ import { tanksOf } from '../household/tanks.ts'
 import type { Journal } from '../journal/journal.ts'
 import type { Day } from '../time/zone.ts'
 import { listed } from '../words/numbers.ts'
-import type { ArrivalTaskDraft } from './tasks.ts'
+import { asItStands } from '../schedule/task.ts'
+import type { ArrivalTask, ArrivalTaskDraft } from './tasks.ts'
 
 const WATCH = { from: 6 * 60, best: 19 * 60, until: 23 * 60 + 59 }
 
@@ -20,11 +21,7 @@ const isWatchedByCourse = (journal: Journal, tankId: string): boolean =>
       definition.steps.some(({ due }) => 'by' in due && (due.by === 'look' || due.by === 'look-twice')),
   )
 
-/**
- * A look a day at the fish of a display that was proven and in which somebody unproven came in, until its days are over.
- * @param horizon last local day that is looked at
- */
-export function doorLookDrafts(journal: Journal, { clock }: Settings, now: number, horizon: Day): ArrivalTaskDraft[] {
+function doorLookDrafts(journal: Journal, { clock }: Settings, now: number, horizon: Day): ArrivalTaskDraft[] {
   return tanksOf(journal).flatMap((tank) => {
     const proof = tankProofOf(journal, tank.id, now)
     if (proof.state !== 'unproven' || isWatchedByCourse(journal, tank.id)) return []
@@ -48,4 +45,25 @@ export function doorLookDrafts(journal: Journal, { clock }: Settings, now: numbe
       })
     return drafts
   })
+}
+
+/**
+ * A look a day at the fish of a display that was proven and in which somebody unproven came in, until its days are over. It is a list of its own: what it
+ * is worked out from is large, and the first view goes without.
+ * @param others the tasks of arrivals: one look a day serves who came in and the tank
+ * @param horizon last local day that is looked at
+ */
+export function doorLookTasks(
+  journal: Journal,
+  settings: Settings,
+  now: number,
+  horizon: Day,
+  others: readonly ArrivalTask[],
+): ArrivalTask[] {
+  const { clock } = settings
+  const isWatched = ({ tankId, best }: ArrivalTaskDraft) =>
+    others.some((one) => one.kind === 'watch' && one.tankId === tankId && clock.dayOf(one.best) === clock.dayOf(best))
+  return doorLookDrafts(journal, settings, now, horizon)
+    .filter((draft) => !isWatched(draft))
+    .flatMap((draft) => asItStands(journal, draft, now) ?? [])
 }

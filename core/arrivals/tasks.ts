@@ -8,7 +8,6 @@ import type { Content, ContentOf } from '../journal/entry.ts'
 import type { Journal } from '../journal/journal.ts'
 import { asItStands, wordContent, type Standing, type Task, type TaskWindow } from '../schedule/task.ts'
 import { iso, MS_PER_DAY, MS_PER_HOUR, type Day } from '../time/zone.ts'
-import { doorLookDrafts } from './door-looks.ts'
 import { byLight, lightRamp, RAMP_DAYS } from './run/light.ts'
 import { runsOf, type Run } from './run/runs.ts'
 
@@ -206,16 +205,9 @@ const GONE_AFTER_MS = 2 * MS_PER_DAY
  */
 export function arrivalTasks(journal: Journal, settings: Settings, now: number, horizon: Day): ArrivalTask[] {
   const reach = now - (WATCH_DAYS + 3) * MS_PER_DAY
-  const ofRuns = runsOf(journal)
+  return runsOf(journal)
     .filter((run) => run.ended?.outcome === 'released' && run.ended.at > reach)
     .flatMap((run) => draftsOf(journal, run, settings, horizon))
-  // One look a day serves who came in and the tank.
-  const isWatched = ({ tankId, best }: ArrivalTaskDraft) =>
-    ofRuns.some(
-      (one) =>
-        one.kind === 'watch' && one.tankId === tankId && settings.clock.dayOf(one.best) === settings.clock.dayOf(best),
-    )
-  return [...ofRuns, ...doorLookDrafts(journal, settings, now, horizon).filter((draft) => !isWatched(draft))]
     .flatMap((draft) => asItStands(journal, draft, now) ?? [])
     .filter(({ notAfter, best }) => notAfter > now - GONE_AFTER_MS && settings.clock.dayOf(best) <= horizon)
     .filter(onlyLatestMeal)

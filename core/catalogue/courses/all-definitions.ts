@@ -1,3 +1,4 @@
+import '../../courses/steps/back-steps.ts'
 import '../../courses/steps/raise-steps.ts'
 import { ADD_ONS } from './add-ons.data.ts'
 import { CORAL_COURSES } from './corals.data.ts'

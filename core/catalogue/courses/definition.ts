@@ -261,6 +261,7 @@ export type ScheduleName =
   | 'bring-back'
   | 'back-looks'
   | 'back-ammonia'
+  | 'close-back'
   | 'doses'
   | 'lower-salinity'
   | 'raise-salinity'

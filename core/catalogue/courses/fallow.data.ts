@@ -103,7 +103,7 @@ function fallow({ id, days, name, treats, warm, water, lengths }: Fallow): Defin
       },
       { id: 'back-look', title: 'Watch half an hour', act: 'look', due: { by: 'back-looks' } },
       { id: 'ammonia', title: 'Test ammonia', act: 'read', due: { by: 'back-ammonia' } },
-      { id: 'close', title: 'Finish the days without fish', act: 'close', due: { by: 'close-count' }, ...(warm && { needs: ['warm'] }) },
+      { id: 'close', title: 'Finish the days without fish', act: 'close', due: { by: 'close-back' }, ...(warm && { needs: ['warm'] }) },
     ],
     rules: [
       { id: 'full', role: 'hard', when: { track: 'fishless', is: 'full' }, says: `${days} whole days without fish` },

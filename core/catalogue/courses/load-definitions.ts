@@ -27,7 +27,13 @@ export const DEFINITION_FILES: readonly DefinitionFile[] = [
   { ids: ['rest'], load: async () => (await import('./rest.data.ts')).REST_COURSES },
   {
     ids: ['fallow-76', 'fallow-45', 'fallow-velvet', 'fallow-fluke', 'fallow-brook', 'fallow-fw'],
-    load: async () => (await import('./fallow.data.ts')).FALLOW_COURSES,
+    load: async () => {
+      const [{ FALLOW_COURSES }] = await Promise.all([
+        import('./fallow.data.ts'),
+        import('../../courses/steps/back-steps.ts'),
+      ])
+      return FALLOW_COURSES
+    },
   },
   {
     ids: ['coral-76', 'coral-45', 'coral-dip-cycle'],

@@ -5,7 +5,10 @@ import type { Draft, TaskInput } from './step-input.ts'
 export type Schedule = (input: TaskInput, step: Step) => Draft[] | Draft | null
 
 /** Schedules whose reckoning is large: they are loaded with the definitions that have them, and the first view goes without. */
-export type LateScheduleName = Extract<ScheduleName, 'raise-today'>
+export type LateScheduleName = Extract<
+  ScheduleName,
+  'raise-today' | 'bring-back' | 'back-looks' | 'back-ammonia' | 'close-back'
+>
 
 const schedules = new Map<LateScheduleName, Schedule>()
 

@@ -16,7 +16,7 @@ import {
 } from './coral-steps.ts'
 import { doseTasks } from './dose-steps.ts'
 import { carbonOutTask, clearTask, closeDosesTask, closeTask, moveTask } from './end-steps.ts'
-import { backAmmoniaTasks, backLookTasks, bringBackTask, closeCountTask, ghostFeedTasks } from './fallow-steps.ts'
+import { closeCountTask, ghostFeedTasks } from './fallow-steps.ts'
 import { diluteTask, rampTask, readAfterCarbon, readTasks, redoseTask } from './level-steps.ts'
 import { closePlanTask, endMarkTask, planTasks, tierChangeTasks } from './plan-steps.ts'
 import { bathTasks, moveTasks, setTasks } from './round-steps.ts'
@@ -51,9 +51,6 @@ const SCHEDULES: Record<Exclude<ScheduleName, LateScheduleName>, Schedule> = {
   'tier-change': tierChangeTasks,
   'ghost-feed': ghostFeedTasks,
   'close-count': closeCountTask,
-  'bring-back': bringBackTask,
-  'back-looks': backLookTasks,
-  'back-ammonia': backAmmoniaTasks,
   doses: doseTasks,
   'lower-salinity': lowerTasks,
   'raise-salinity': raiseTasks,
@@ -86,7 +83,8 @@ function withCarried({ journal, facts }: TaskInput, draft: Draft): Draft {
       }
 }
 
-const scheduleOf = (name: ScheduleName): Schedule => (name === 'raise-today' ? lateSchedule(name) : SCHEDULES[name])
+const scheduleOf = (name: ScheduleName): Schedule =>
+  name in SCHEDULES ? SCHEDULES[name as keyof typeof SCHEDULES] : lateSchedule(name as LateScheduleName)
 
 /**
  * Everything due in a course up to its horizon, as it stands now: what is done is gone, late work has moved what depends on it,
