@@ -28,11 +28,11 @@ export const DEFINITION_FILES: readonly DefinitionFile[] = [
   {
     ids: ['fallow-76', 'fallow-45', 'fallow-velvet', 'fallow-fluke', 'fallow-brook', 'fallow-fw'],
     load: async () => {
-      const [{ FALLOW_COURSES }] = await Promise.all([
-        import('./fallow.data.ts'),
-        import('../../courses/steps/back-steps.ts'),
-      ])
-      return FALLOW_COURSES
+      // How fish come back is asked for once the days are full: it comes when the page is idle.
+      if (typeof requestIdleCallback === 'function')
+        requestIdleCallback(() => void import('../../courses/steps/back-steps.ts'))
+      else await import('../../courses/steps/back-steps.ts')
+      return (await import('./fallow.data.ts')).FALLOW_COURSES
     },
   },
   {

@@ -24,3 +24,6 @@ export function lateSchedule(name: LateScheduleName): Schedule {
   if (!schedule) throw new Error(`the schedule ${name} was not loaded with its definition`)
   return schedule
 }
+
+/** The schedule with this name, or what stands in for it until it is loaded. */
+export const lateScheduleOr = (name: LateScheduleName, other: Schedule): Schedule => schedules.get(name) ?? other

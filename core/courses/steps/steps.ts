@@ -21,7 +21,7 @@ import { diluteTask, rampTask, readAfterCarbon, readTasks, redoseTask } from './
 import { closePlanTask, endMarkTask, planTasks, tierChangeTasks } from './plan-steps.ts'
 import { bathTasks, moveTasks, setTasks } from './round-steps.ts'
 import { lowerTasks, raiseTasks, readSalinityTasks } from './salinity-steps.ts'
-import { lateSchedule, type LateScheduleName, type Schedule } from './late-schedules.ts'
+import { lateSchedule, lateScheduleOr, type LateScheduleName, type Schedule } from './late-schedules.ts'
 import type { Draft, DrugInput, TaskInput } from './step-input.ts'
 
 /** A schedule that only a held drug has. */
@@ -83,8 +83,18 @@ function withCarried({ journal, facts }: TaskInput, draft: Draft): Draft {
       }
 }
 
+/** What stands in for a schedule of the coming back until the page was idle and it is loaded. */
+const IN_THE_MEANTIME: Readonly<Partial<Record<ScheduleName, (name: LateScheduleName) => Schedule>>> = {
+  'bring-back': (name) => lateScheduleOr(name, () => null),
+  'back-looks': (name) => lateScheduleOr(name, () => null),
+  'back-ammonia': (name) => lateScheduleOr(name, () => null),
+  'close-back': (name) => lateScheduleOr(name, closeCountTask),
+}
+
 const scheduleOf = (name: ScheduleName): Schedule =>
-  name in SCHEDULES ? SCHEDULES[name as keyof typeof SCHEDULES] : lateSchedule(name as LateScheduleName)
+  name in SCHEDULES
+    ? SCHEDULES[name as keyof typeof SCHEDULES]
+    : (IN_THE_MEANTIME[name] ?? lateSchedule)(name as LateScheduleName)
 
 /**
  * Everything due in a course up to its horizon, as it stands now: what is done is gone, late work has moved what depends on it,
