@@ -338,10 +338,15 @@ test('between two own tanks, then the acclimation box: the door keeps its promis
     .getByRole('button', { name: /across now all the same|Across now/ })
     .first()
     .click()
-  await tickAll(page)
-  const knows = page.getByLabel('Across all the same')
-  if (await knows.isVisible()) await knows.check()
-  await page.getByRole('button', { name: 'In Side tub: log it' }).click()
+  const across = page.getByRole('button', { name: 'In Side tub: log it' })
+  // What speaks against it comes a moment later: whatever is asked by then is answered.
+  await expect(async () => {
+    await tickAll(page)
+    const knows = page.getByLabel('Across all the same')
+    if (await knows.isVisible()) await knows.check({ timeout: 2000 })
+    await expect(across).toBeEnabled({ timeout: 2000 })
+  }).toPass()
+  await across.click()
   await expect(page.getByText(/across into Side tub/)).toBeVisible()
 
   await page.goto('/arrivals/together?who=saffron')

@@ -162,6 +162,7 @@ test('two dewormings while copper runs: the warnings before it starts and at eac
   // What was read before the start is told again beside the dose.
   await expect(first).toContainText('oxygen drop in a stressed fish')
   await first.getByRole('button', { name: 'Log 0.15 g' }).click()
+  await expect(first).toHaveCount(0)
   await expect(page.getByText('1 of 2').first()).toBeVisible()
   const address = page.url()
   // The copper course goes on beside it: its own count is untouched.
