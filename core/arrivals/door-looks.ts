@@ -24,7 +24,7 @@ const isWatchedByCourse = (journal: Journal, tankId: string): boolean =>
 function doorLookDrafts(journal: Journal, { clock }: Settings, now: number, horizon: Day): ArrivalTaskDraft[] {
   return tanksOf(journal).flatMap((tank) => {
     const proof = tankProofOf(journal, tank.id, now)
-    if (proof.state !== 'unproven' || isWatchedByCourse(journal, tank.id)) return []
+    if (tank.role !== 'display' || proof.state !== 'unproven' || isWatchedByCourse(journal, tank.id)) return []
     const fish = residentsOf(journal, tank.id).filter(isFish)
     if (fish.length === 0) return []
     const since = clock.dayOf(proof.since!)

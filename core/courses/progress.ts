@@ -1,5 +1,5 @@
 import type { Journal } from '../journal/journal.ts'
-import type { Course } from './course.ts'
+import { courseById, type Course } from './course.ts'
 import { isDrugRecord, recordOf } from './record/record.ts'
 import { countLevel, isTested } from './tracks/level.ts'
 import { countAllDoses } from './tracks/doses.ts'
@@ -28,4 +28,14 @@ export function fullAtOf(journal: Journal, course: Course, now: number): number 
   const record = recordOf(journal, course, now)
   if (isDrugRecord(record)) return countLevel(record).completesAt
   return countRounds(record)?.fullAt ?? countSalinity(record)?.clock.completesAt ?? null
+}
+
+/** Whether the count of a course is complete: what is in its water has done its work. */
+export function isCountFull(journal: Journal, courseId: string | undefined, at: number): boolean {
+  const course = courseId === undefined ? null : courseById(journal, courseId)
+  if (!course) return false
+  const record = recordOf(journal, course, at)
+  if (isDrugRecord(record)) return countLevel(record).state === 'complete'
+  const salinity = countSalinity(record)
+  return salinity ? salinity.clock.state === 'complete' : countRounds(record)?.doneAt != null
 }

@@ -41,6 +41,9 @@ export function volumeWords(litres: number, units: Pick<UnitHabits, 'volume'>): 
   return `${Number((litres / per).toPrecision(3))} ${unit}`
 }
 
+/** The household's clock; UTC for a journal that does not say where it is. */
+export const clockOf = (journal: Journal): ZoneClock => (settingsOf(journal) ?? DEFAULT_SETTINGS).clock
+
 /** The settings that hold, or null while the journal has none: then the first run asks. */
 export function settingsOf(journal: Journal): Settings | null {
   return journal.derive('settings', ['kind:household'], () => {

@@ -15,7 +15,9 @@ import { coralSurveys, surveyContents } from '../../../core/household/coral-surv
 import type { Part, Place } from '../../../core/household/parts.ts'
 import { tankById, type Tank } from '../../../core/household/tanks.ts'
 import { dayAs, dayBeside } from '../../../core/time/words.ts'
-import { figures, plural } from '../../../core/words/numbers.ts'
+import { passportOfPart } from '../../../core/courses/passport/passport.ts'
+import { passportWords } from '../../../core/courses/passport/passport-words.ts'
+import { capital, figures, plural } from '../../../core/words/numbers.ts'
 import { thisInstant, useNow } from '../../frame/now.tsx'
 import { useKeeping, UnkeptNote } from '../../journal/keeping.tsx'
 import { useHousehold } from '../../journal/provider.tsx'
@@ -142,6 +144,7 @@ function Coral({ coral, number }: { coral: Part; number: number }) {
   const { clock } = settings
   const log = placeLog(journal, coral.id)
   const last = conditionsOf(journal, coral.id).at(-1)
+  const passport = passportOfPart(journal, coral, now)
   const due = log[0]?.lookAt ?? null
   const close = () => setOpen(null)
   if (open === 'edit') return <CoralForm tankId={coral.tankId} coral={coral} onDone={close} />
@@ -158,6 +161,12 @@ function Coral({ coral, number }: { coral: Part; number: number }) {
             {animalGroupById(coral.group ?? '')?.name ?? 'kind not said'}
             {placeWords(coral.place) && ` · ${placeWords(coral.place)}`}
           </Quiet>
+          {passport.state !== 'unproven' && (
+            <>
+              <br />
+              <Quiet>{capital(passportWords(passport, clock))}</Quiet>
+            </>
+          )}
           {last && (
             <>
               <br />

@@ -14,11 +14,11 @@ export type {
   Quantity,
   Role,
   Rule,
-  ScheduleName,
   RaiseStep,
   Step,
   Track,
 } from './definition.ts'
+export type { ScheduleName } from './schedule-name.ts'
 
 /** Definitions that were loaded: all of them with `all-definitions.ts`, or those that a journal names with `load-definitions.ts`. */
 const byId = new Map<string, Definition>()

@@ -120,7 +120,7 @@ describe('coming back once the days are full', () => {
     expect(after).toContainEqual(expect.stringMatching(/^back-look: Watch half an hour; day 1 of 7/))
     expect(after).toContainEqual(expect.stringMatching(/^ammonia: Test ammonia; total ammonia by kit, and free/))
     expect(after).toContainEqual(
-      expect.stringMatching(/^close: .*waits for 7 days of looks .*, the fish that are still/),
+      expect.stringMatching(/^close: .*waits for 7 days of looks .*, the fish that are not back yet/),
     )
     const next = it.plan(81, '12:00').tasks.find(({ step }) => step === 'bring-back')!
     expect(next).toMatchObject({ animalIds: ['ash'], toTankId: 'quar', state: 'ahead' })

@@ -3,6 +3,7 @@ import { METRIC } from '../../household/settings.ts'
 import { Journal } from '../../journal/journal.ts'
 import { scribe } from '../../journal/testing.ts'
 import { zoneClock } from '../../time/zone.ts'
+import { liveCourse } from '../../testing/keeper/life.ts'
 import { concernsOf } from '../../safety/concerns.ts'
 import { partById } from '../../household/parts.ts'
 import { passportOf, passportOfPart, tankProofOf } from './passport.ts'
@@ -166,7 +167,7 @@ describe('the passport of a fish', () => {
     house(
       comes('dot', 'quar', 0),
       comes('mate', 'quar', 0),
-      starts('q', 'qt-c-ttm', 'quar', 0, ['dot', 'mate']),
+      starts('q', 'qt-f-observe', 'quar', 0, ['dot', 'mate']),
       ...more,
     )
 
@@ -187,6 +188,40 @@ describe('the passport of a fish', () => {
     const it = schooled(ends('q', 30), comes('resident', 'obs', -50), moves('dot', 'quar', 'obs', 33))
     expect(it.passport('dot', 40)).toMatchObject({ state: 'unproven', exposed: { what: 'resident' } })
     expect(it.passport('mate', 40).state).toBe('proven')
+  })
+
+  test('one that was taken out before its end is proven by nothing that came after, one that came back begins where it is', () => {
+    const it = schooled(moves('mate', 'quar', 'obs', 5), ends('q', 30), moves('mate', 'obs', 'quar', 31))
+    expect(it.passport('dot', 30.5).state).toBe('proven')
+    expect(it.passport('mate', 30.5).state).toBe('unproven')
+    // Who lives with it now is not proven any more either.
+    expect(it.passport('dot', 40)).toMatchObject({ state: 'unproven', exposed: { what: 'mate' } })
+    const back = schooled(moves('mate', 'quar', 'obs', 5), moves('mate', 'obs', 'quar', 8), ends('q', 30))
+    expect(back.passport('mate', 40).state).toBe('unproven')
+  })
+
+  test('a course that was finished before its count was full proves nothing', () => {
+    const it = house(comes('dot', 'quar', 0), starts('q', 'qt-c-ttm', 'quar', 0, ['dot']), ends('q', 30))
+    expect(it.passport('dot', 40).state).toBe('unproven')
+  })
+
+  test.each([
+    'qt-b-drug14',
+    'qt-a-cu30',
+    'qt-a-cq30',
+    'qt-c-ttm',
+    'qt-c-velvet',
+    'qt-c-hybrid',
+    'qt-d-hypo',
+    'qt-f-observe',
+    'qt-freshwater',
+  ])('%s, lived by its own buttons to its close, proves its fish', (id) => {
+    const life = liveCourse(id, 'steady')
+    expect(passportOf(life.journal, 'ash', life.closedAt! - 1)!.state).toBe('counting')
+    expect(passportOf(life.journal, 'ash', life.closedAt! + DAY)).toMatchObject({
+      state: 'proven',
+      course: { id: 'life' },
+    })
   })
 
   test('a course against flukes alone proves nothing', () => {
@@ -237,6 +272,14 @@ describe('the door', () => {
     )
     expect(it.door(moves('frag', 'frag', 'reef', 37)).rules).toEqual(['block coral-early'])
     expect(it.door(moves('frag', 'frag', 'reef', 78)).rules).toEqual([])
+  })
+
+  test('a tub that was emptied after its days takes the next batch; one whose corals are still in it does not', () => {
+    const tub = (...more: readonly Content[]) =>
+      house(comes('old', 'frag', 0, 'coral-sps'), starts('c', 'coral-76', 'frag', 0), ...more)
+    const next = comes('next', 'frag', 90, 'coral-soft')
+    expect(tub().door(next).rules).toEqual(['block unproven'])
+    expect(tub(ends('c', 78), moves('old', 'frag', 'obs', 80)).door(next).rules).toEqual([])
   })
 
   test('a fish in the middle of its course is told from when it would be right', () => {

@@ -1,17 +1,18 @@
 import { coverOf } from '../../catalogue/courses/coverage.data.ts'
 import { coursesOf, type Course } from '../course.ts'
+import { isCountFull } from '../progress.ts'
 import { bringsParasites } from '../record/record-parts.ts'
 import { countFishless, fishlessDays, fishlessTrackOf } from '../tracks/fishless.ts'
 import { recordOf } from '../record/record.ts'
 import { animalById, animalLabel, animalsOf, isFish, type Animal, type Stay } from '../../household/animals.ts'
-import { DEFAULT_SETTINGS, settingsOf } from '../../household/settings.ts'
+import { clockOf } from '../../household/settings.ts'
 import type { Part } from '../../household/parts.ts'
 import { tankById } from '../../household/tanks.ts'
 import type { Journal } from '../../journal/journal.ts'
 import type { ZoneClock } from '../../time/zone.ts'
 
 /** Whole days without fish after which a coral, a snail or a rock carries no parasite of fish: quarantine.md 7.5, fallow-76 and plants-fw. */
-const CLEAR_DAYS = { marine: 76, freshwater: 28, brackish: 76 } as const
+const CLEAR_DAYS = { marine: 76, freshwater: 28 } as const
 /** Who came in unproven is looked at for so many days at least: quarantine.md 7.1, qt-f-observe 30–45 d. */
 export const LOOK_DAYS = 30
 
@@ -23,6 +24,8 @@ export interface Exposure {
   tankId: string
   /** What touched the water, or who came in. */
   what?: string
+  /** Who came in; left out for a contact. */
+  animalId?: string
 }
 
 /** Where somebody has been, and what it has behind it: worked out from the journal. */
@@ -64,14 +67,15 @@ export interface TankProof {
   until: number | null
 }
 
-const clockOf = (journal: Journal): ZoneClock => (settingsOf(journal) ?? DEFAULT_SETTINGS).clock
+/** So many are kept: a page that stays open asks for another instant every minute. */
+const MOST_ANSWERS = 5000
 
 /** Answers of one state of a journal: passports ask one another about earlier instants. */
 const known = new WeakMap<Journal, { revision: number; answers: Map<string, unknown> }>()
 
 function once<T>(journal: Journal, key: string, compute: () => T): T {
   let kept = known.get(journal)
-  if (kept?.revision !== journal.revision)
+  if (kept?.revision !== journal.revision || kept.answers.size > MOST_ANSWERS)
     known.set(journal, (kept = { revision: journal.revision, answers: new Map() }))
   if (!kept.answers.has(key)) kept.answers.set(key, compute())
   return kept.answers.get(key) as T
@@ -80,6 +84,24 @@ function once<T>(journal: Journal, key: string, compute: () => T): T {
 /** Whether a finished course is a whole quarantine: it covers ich, or it is the school that watches for whatever shows. */
 const isQuarantine = ({ id, kind, ends }: Course['definition']): boolean =>
   kind === 'school' && id !== 'qt-g-none' && (ends === 'watch' || coverOf(id, 'marine-ich').how === 'yes')
+
+/**
+ * Whether a fish went through a finished course to its end: in its tanks from when it joined, without a day elsewhere, and with the course’s count full.
+ * One that was taken out early is proven by nothing that came after.
+ */
+function wentThrough(journal: Journal, course: Course, stays: readonly Stay[]): boolean {
+  const { ended, startedAt, tanks } = course
+  if (ended === null) return false
+  const isIn = ({ tankId }: Stay) => Object.values(tanks).includes(tankId)
+  const within = stays.filter(({ from, to }) => from < ended.at && (to === null || to > startedAt))
+  const joined = within.findIndex(isIn)
+  return (
+    joined >= 0 &&
+    within.slice(joined).every(isIn) &&
+    // A school of watching has no count beside the watch.
+    (course.definition.ends === 'watch' || isCountFull(journal, course.id, ended.at))
+  )
+}
 
 /** The animal that a part of a group was part of until it was moved, and when. */
 const parentOf = (journal: Journal, id: string): { animalId: string; at: number } | null => {
@@ -154,6 +176,7 @@ function unprovenEntries(
       why: isFishOf(journal, animalId) ? 'fish' : 'newcomer',
       tankId,
       what: labelOf(journal, animalId),
+      animalId,
     }))
   return [...contacts, ...comings].sort((a, b) => a.at - b.at)
 }
@@ -196,7 +219,8 @@ function fishPassport(journal: Journal, animal: Animal, at: number): Passport {
       isQuarantine(definition) && startedAt <= at && animalIds.some((id) => ids.includes(id)),
   )
   const ended = ({ ended: end }: Course) => (end !== null && end.at <= at ? end : null)
-  const finished = own.find((course) => ended(course)?.outcome === 'finished') ?? null
+  const finished =
+    own.find((course) => ended(course)?.outcome === 'finished' && wentThrough(journal, course, stays)) ?? null
   const running = own.find((course) => ended(course) === null) ?? null
   const provenAt = finished ? finished.ended!.at : null
   const metSince =
@@ -360,10 +384,9 @@ function tankProofAt(journal: Journal, tankId: string, at: number): TankProof {
 }
 
 /** Days of looking after somebody unproven came in: what was left of its own days, and thirty at least. */
-function lookDays(journal: Journal, { at, why, what, tankId }: Exposure, clock: ZoneClock): number {
-  if (why !== 'newcomer') return LOOK_DAYS
-  const who = entriesOf(journal, tankId).find((one) => one.at === at && labelOf(journal, one.animalId) === what)
-  const passport = who && passportBefore(journal, who.animalId, at)
+function lookDays(journal: Journal, { at, why, animalId, tankId }: Exposure, clock: ZoneClock): number {
+  if (why !== 'newcomer' || animalId === undefined) return LOOK_DAYS
+  const passport = passportBefore(journal, animalId, at)
   const left =
     passport?.clearAt == null ? daysAskedIn(journal, tankId, at) : clock.dayOf(passport.clearAt) - clock.dayOf(at)
   return Math.max(LOOK_DAYS, left)

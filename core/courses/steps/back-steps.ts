@@ -25,7 +25,7 @@ function stillToCome({ facts, settings }: TaskInput, back: ComingBack | null): s
     ...(watched !== null && clock.dayOf(facts.now) <= watched
       ? [`${plural(WATCHED_DAYS, 'day')} of looks and ammonia tests after the last fish`]
       : []),
-    ...(back.returned.length > 0 && back.next.length > 0 ? ['the fish that are still to come back'] : []),
+    ...(back.returned.length > 0 && back.next.length > 0 ? ['the fish that are not back yet'] : []),
   ]
 }
 

@@ -5,7 +5,7 @@ import { tankById } from '../../household/tanks.ts'
 import type { Journal } from '../../journal/journal.ts'
 import { MS_PER_DAY, MS_PER_HOUR } from '../../time/zone.ts'
 import { dayAs, dayBeside, momentBeside, spanText } from '../../time/words.ts'
-import { capital, listed, plural } from '../../words/numbers.ts'
+import { capital, listed } from '../../words/numbers.ts'
 import { chainDays } from '../../catalogue/courses/move-track.ts'
 import type { DrugCourse } from '../course.ts'
 import type { RuleState } from '../rules/rules.ts'
@@ -17,11 +17,11 @@ import type { DosesState } from '../tracks/doses.ts'
 import type { FishlessState } from '../tracks/fishless.ts'
 import type { RoundsState } from '../tracks/rounds.ts'
 import { gravityOfPsu } from '../../salinity/gravity.ts'
-import { crossesAt, evaporationOf } from '../../water/level-line.ts'
-import { measureText } from '../../words/measure.ts'
 import type { SalinityState } from '../tracks/salinity.ts'
 import type { CourseRecord, Restart } from '../record/record.ts'
 import type { Observation } from '../tracks/watch.ts'
+import { doseSentences } from './dose-warnings.ts'
+import { dryingSentence } from './drying-warning.ts'
 import { signSentence } from './sign-warnings.ts'
 import { dipSentences, fishlessSentences } from './wait-warnings.ts'
 import { leftOf, type Watched } from '../record/watched.ts'
@@ -232,26 +232,6 @@ function awaySentence({ tasks }: WarningInput): CourseWarning | null {
       }
 }
 
-/** Days away in which what evaporates lifts a low salinity over its limit. */
-function dryingSentence(
-  { journal, facts, settings }: WarningInput,
-  { psu, limits, clock }: SalinityState,
-): CourseWarning | null {
-  const { course, now, away, volumeL } = facts
-  const lost = evaporationOf(journal, course.tankId, now)
-  if (!lost || psu === null || volumeL === null || clock.state === 'complete') return null
-  const [at] = away.flatMap(({ from, until }) => {
-    const crossed = crossesAt(lost, volumeL, psu, limits.high, Math.max(now, from))
-    return until > now && crossed !== null && crossed < until ? [crossed] : []
-  })
-  if (at === undefined) return null
-  return {
-    id: 'drying',
-    tone: 'act',
-    text: `While you are away about ${measureText(lost.litresADay, 'L', settings.units, 2)} evaporate a day: filled up as you leave, it is over 1.010 from ${momentBeside(at, now, settings.clock)}. Somebody has to fill up to the line by then.`,
-  }
-}
-
 /** A low salinity that rose, fell too far, or is not read. */
 function salinitySentences(input: WarningInput): CourseWarning[] {
   const { salinity, facts, settings } = input
@@ -279,46 +259,6 @@ function salinitySentences(input: WarningInput): CourseWarning[] {
   const held = { ...input, clock }
   warnings.push(gapSentence(held), ...restartSentences(held))
   return warnings.filter((warning) => warning !== null)
-}
-
-/** Doses that came too late, too early or too weak. */
-function doseSentences({ doses, facts, settings }: WarningInput): CourseWarning[] {
-  const when = (at: number) => momentBeside(at, facts.now, settings.clock)
-  return doses.flatMap((state): CourseWarning[] => {
-    if (state.state === 'full') return []
-    const { track, missed, notCounted } = state
-    const [least, best, most] = track.apart[0]!
-    const warnings: CourseWarning[] = []
-    const last = state.restarts.at(-1)
-    if (state.state === 'broken')
-      warnings.push({
-        id: 'deworm-spacing',
-        tone: 'act',
-        text: `The second round was due ${spanText(least)} to ${spanText(most)} after the first and was not given: what hatched has laid eggs by now. Both are done again, the first at once, the second ${spanText(best)} later.`,
-      })
-    else if (last && state.done.length < track.need)
-      warnings.push({
-        id: 'deworm-spacing',
-        tone: 'soon',
-        text: `The round ${when(last.at)} came ${spanText(last.hoursOff)} late: what had hatched had laid eggs. It counts as the first of a new pair; the second is due ${when(last.at + best * MS_PER_HOUR)}.`,
-      })
-    if (missed > 0)
-      warnings.push({
-        id: 'missed-redose',
-        tone: 'soon',
-        text: `${capital(plural(missed, 'dose'))} of ${track.name} missed: as many more at the end${state.fullAt === null ? '' : `, the last ${when(state.fullAt)}`}.`,
-      })
-    if (notCounted && (state.done.at(-1) ?? -Infinity) < notCounted.at)
-      warnings.push({
-        id: 'dose-not-counted',
-        tone: 'soon',
-        text:
-          notCounted.why === 'weak'
-            ? `The dose ${when(notCounted.at)} was weaker or shorter than its row of the doses: it does not count.`
-            : `The dose ${when(notCounted.at)} came sooner than ${spanText(least)} after the one before: it does not count, and the next keeps its time.`,
-      })
-    return warnings
-  })
 }
 
 /** A stop rule that cannot see comes first, then what has to be acted on. */

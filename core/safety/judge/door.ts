@@ -1,6 +1,7 @@
 import { fullAtOf } from '../../courses/progress.ts'
 import type { Course } from '../../courses/course.ts'
-import { DEFAULT_SETTINGS, settingsOf } from '../../household/settings.ts'
+import { clockOf } from '../../household/settings.ts'
+import { residentsBetween } from '../../household/animals.ts'
 import { tankById } from '../../household/tanks.ts'
 import type { Journal } from '../../journal/journal.ts'
 import { dayAs } from '../../time/words.ts'
@@ -18,7 +19,6 @@ export interface Newcomer {
   kind: 'fish' | 'other'
 }
 
-const clockOf = (journal: Journal): ZoneClock => (settingsOf(journal) ?? DEFAULT_SETTINGS).clock
 const dayWords = (ms: number, clock: ZoneClock): string => dayAs(clock.dayOf(ms), 'd MMMM yyyy')
 
 /** From when it would be right, in a sentence; where only a course can say, which one. */
@@ -44,13 +44,16 @@ export function quarantineEnd(journal: Journal, course: Course, at: number): num
 }
 
 /** What a tank would lose if somebody unproven came in; null where it has nothing to lose. */
-function lossOf(journal: Journal, proof: TankProof): string | null {
-  const name = tankById(journal, proof.tankId)?.name ?? 'the tank'
+function lossOf(journal: Journal, proof: TankProof, at: number): string | null {
+  const tank = tankById(journal, proof.tankId)
+  const name = tank?.name ?? 'the tank'
   if (proof.state === 'counting')
     return proof.days!.has > 0
       ? `${name} would lose its ${plural(proof.days!.has, 'day')} of ${proof.days!.needs} without fish, and begin at day 0`
       : null
-  if (proof.state === 'proven')
+  // A tub that was emptied after its days has nothing to lose: the next batch begins its own.
+  const isKept = tank?.role === 'display' || residentsBetween(journal, proof.tankId, at, at).length > 0
+  if (proof.state === 'proven' && isKept)
     return `${name} stood ${plural(proof.days!.needs, 'day')} without fish and is clean since ${dayWords(proof.since!, clockOf(journal))}: all of that would be lost`
   return null
 }
@@ -76,7 +79,7 @@ export function doorConcerns(
     : 'it comes from outside, with no days on record here'
   const isFishless = proof.state === 'counting'
   if (passport?.state === 'proven' && (!isFishless || isClearOfFish(passport))) return []
-  const loss = lossOf(journal, proof)
+  const loss = lossOf(journal, proof, at)
   if (loss !== null) {
     const fullAt = isFishless && kind === 'fish' && passport?.state === 'proven' ? proof.since : null
     const right =

@@ -5,7 +5,7 @@ import { recordOf } from '../../courses/record/record.ts'
 import { setState } from '../../courses/tracks/sets.ts'
 import { coursesOf, type Course } from '../../courses/course.ts'
 import { animalLabel, isFish, type Animal } from '../../household/animals.ts'
-import { DEFAULT_SETTINGS, settingsOf } from '../../household/settings.ts'
+import { clockOf } from '../../household/settings.ts'
 import { tankById } from '../../household/tanks.ts'
 import type { Definition } from '../../catalogue/courses/definitions.ts'
 import type { ContentOf } from '../../journal/entry.ts'
@@ -13,7 +13,7 @@ import type { Journal } from '../../journal/journal.ts'
 import { tankProofOf } from '../../courses/passport/passport.ts'
 import { concern, type Concern } from '../concern.ts'
 import type { Resident } from '../water/residents.ts'
-import { isCountFull } from './count-full.ts'
+import { isCountFull } from '../../courses/progress.ts'
 import { quarantineEnd } from './door.ts'
 
 const isRunningAt = ({ startedAt, ended }: Course, at: number): boolean =>
@@ -116,8 +116,9 @@ export function movedAwayConcerns(
 
 const rightFromWords = (journal: Journal, course: Course, at: number): string => {
   const end = quarantineEnd(journal, course, at)
-  const { clock } = settingsOf(journal) ?? DEFAULT_SETTINGS
-  return end === null || end <= at ? '' : `. Right from ${dayAs(clock.dayOf(end), 'd MMMM yyyy')} at the soonest`
+  return end === null || end <= at
+    ? ''
+    : `. Right from ${dayAs(clockOf(journal).dayOf(end), 'd MMMM yyyy')} at the soonest`
 }
 
 /** A set that was not made sterile since the fish left it, or has not stood its day: quarantine.md 7.2. */

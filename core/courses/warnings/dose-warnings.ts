@@ -1,0 +1,48 @@
+import { MS_PER_HOUR } from '../../time/zone.ts'
+import { momentBeside, spanText } from '../../time/words.ts'
+import { capital, plural } from '../../words/numbers.ts'
+import type { CourseWarning, WarningInput } from './warnings.ts'
+
+/** Doses that came too late, too early or too weak. */
+export function doseSentences({
+  doses,
+  facts,
+  settings,
+}: Pick<WarningInput, 'doses' | 'facts' | 'settings'>): CourseWarning[] {
+  const when = (at: number) => momentBeside(at, facts.now, settings.clock)
+  return doses.flatMap((state): CourseWarning[] => {
+    if (state.state === 'full') return []
+    const { track, missed, notCounted } = state
+    const [least, best, most] = track.apart[0]!
+    const warnings: CourseWarning[] = []
+    const last = state.restarts.at(-1)
+    if (state.state === 'broken')
+      warnings.push({
+        id: 'deworm-spacing',
+        tone: 'act',
+        text: `The second round was due ${spanText(least)} to ${spanText(most)} after the first and was not given: what hatched has laid eggs by now. Both are done again, the first at once, the second ${spanText(best)} later.`,
+      })
+    else if (last && state.done.length < track.need)
+      warnings.push({
+        id: 'deworm-spacing',
+        tone: 'soon',
+        text: `The round ${when(last.at)} came ${spanText(last.hoursOff)} late: what had hatched had laid eggs. It counts as the first of a new pair; the second is due ${when(last.at + best * MS_PER_HOUR)}.`,
+      })
+    if (missed > 0)
+      warnings.push({
+        id: 'missed-redose',
+        tone: 'soon',
+        text: `${capital(plural(missed, 'dose'))} of ${track.name} missed: as many more at the end${state.fullAt === null ? '' : `, the last ${when(state.fullAt)}`}.`,
+      })
+    if (notCounted && (state.done.at(-1) ?? -Infinity) < notCounted.at)
+      warnings.push({
+        id: 'dose-not-counted',
+        tone: 'soon',
+        text:
+          notCounted.why === 'weak'
+            ? `The dose ${when(notCounted.at)} was weaker or shorter than its row of the doses: it does not count.`
+            : `The dose ${when(notCounted.at)} came sooner than ${spanText(least)} after the one before: it does not count, and the next keeps its time.`,
+      })
+    return warnings
+  })
+}
