@@ -55,11 +55,7 @@ export function LevelLine({
   return (
     <Stack $gap={8} style={{ maxWidth: 320 }}>
       <FigureField
-        label={
-          levelAsked(tank) === 'cm'
-            ? 'Is the level down? how far under the line'
-            : 'Is the level down? how much is missing'
-        }
+        label="Is the level down? By how much"
         value={text}
         onChange={change}
         after={shownUnit(levelAsked(tank), units)}

@@ -10,8 +10,8 @@ export type WaterThing =
   | 'po4'
   | 'grazers'
   | 'fish'
-  | 'corals'
   | 'invertebrates'
+  | 'snails'
 
 /** What is asked of it. */
 export type Wanted = 'off' | 'on' | 'kept up' | 'lowered' | 'raised' | 'none' | 'new ones'
@@ -54,7 +54,7 @@ export const PLAN_WANTS: Readonly<Record<string, readonly Want[]>> = {
   'cyano-fresh-blackout': [want('light', 'off', DARK)],
   'water-clear': [want('uv', 'on', 'it clears green water')],
   'siphonous-fluconazole': [want('carbon', 'off', BINDS), want('uv', 'off', 'it breaks the medicine down')],
-  'planaria-fenbendazole': [want('carbon', 'off', BINDS), want('invertebrates', 'none', 'it kills snails and shrimp')],
+  'planaria-fenbendazole': [want('carbon', 'off', BINDS), want('snails', 'none', 'it kills them')],
   'algae-manual-grazers': [want('grazers', 'new ones', 'they keep down what was pulled off')],
   'fresh-conditions': [want('grazers', 'new ones', 'they keep down what grows again')],
   'coral-rest': [want('light', 'on', 'dim, and up again in steps')],

@@ -20,8 +20,8 @@ const THINGS: Readonly<Record<WaterThing, string>> = {
   po4: 'phosphate',
   grazers: 'grazers',
   fish: 'fish',
-  corals: 'corals',
-  invertebrates: 'invertebrates',
+  invertebrates: 'invertebrates or corals',
+  snails: 'snails or shrimp',
 }
 
 /** An order in a few words: "carbon and resin off", "no grazers", "phosphate kept up". */

@@ -61,8 +61,7 @@ describe('the board of a tank', () => {
     expect(orders.map(wantWords)).toEqual([
       'carbon and resin off',
       'UV off',
-      'no invertebrates',
-      'no corals',
+      'no invertebrates or corals',
       'no grazers',
     ])
     expect(conflicts).toEqual([])

@@ -76,12 +76,11 @@ function wantsOf(plan: CoursePlan): Want[] {
       ? []
       : [
           { thing: 'carbon', wanted: 'off', why: `it takes ${medicine} out` } as const,
-          { thing: 'uv', wanted: 'off', why: `it breaks ${medicine} down` } as const,
+          { thing: 'uv', wanted: 'off', why: `it takes ${medicine} apart: off for the whole course` } as const,
         ]),
     ...(isHeld && isCopper(plan.course.dose.agent)
       ? [
           { thing: 'invertebrates', wanted: 'none', why: 'copper kills them' } as const,
-          { thing: 'corals', wanted: 'none', why: 'copper kills them' } as const,
           { thing: 'grazers', wanted: 'none', why: 'copper kills snails, crabs and shrimp' } as const,
         ]
       : []),

@@ -50,6 +50,10 @@ const Rows = styled.dl`
     display: grid;
     grid-template-columns: 120px minmax(0, 1fr);
     gap: 18px;
+    @media (max-width: 759px) {
+      grid-template-columns: 84px minmax(0, 1fr);
+      gap: 12px;
+    }
   }
   dt {
     color: var(--quiet);
