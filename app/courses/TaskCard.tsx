@@ -13,7 +13,7 @@ import { measureText } from '../../core/words/measure.ts'
 import { figures } from '../../core/words/numbers.ts'
 import type { FormName } from './acts/act-props.ts'
 import { TaskAct } from './acts/TaskAct.tsx'
-import { alsoForWords } from '../../core/courses/board/board-words.ts'
+import { alsoForWords } from '../../core/courses/board/also-for-words.ts'
 import { waitingOf } from '../../core/courses/warnings/waiting.ts'
 import { amountText, makesText } from './words.ts'
 

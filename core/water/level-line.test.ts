@@ -3,7 +3,8 @@ import { Journal } from '../journal/journal.ts'
 import { scribe } from '../journal/testing.ts'
 import { psuOfGravity } from '../salinity/gravity.ts'
 import { psuAfterTopOff, salinityOf } from '../safety/water/salinity.ts'
-import { atFullLine, crossesAt, evaporationOf, litresDown } from './level-line.ts'
+import { atFullLine, crossesAt, evaporationOf } from './level-line.ts'
+import { litresDown } from './level-typed.ts'
 
 const DAY = 86_400_000
 const BOX = { shape: { kind: 'box', lengthCm: 60, widthCm: 30, heightCm: 36 }, waterHeightCm: 32 } as const

@@ -1,53 +1,11 @@
 import { netVolumeAt } from '../household/tanks.ts'
-import type { UnitHabits } from '../household/settings.ts'
-import type { Tank } from '../household/tanks.ts'
 import type { ContentOf } from '../journal/entry.ts'
 import type { Journal } from '../journal/journal.ts'
 import { MS_PER_DAY } from '../time/zone.ts'
-import { toKept } from '../words/measure.ts'
-import { footprintCm2 } from '../volume/volume.ts'
-import type { VolumeSheet } from '../volume/volume.schema.ts'
 
 /** Top-offs of so many days tell how much a tank loses in a day (EA: a week of them at least, two at most, as the weather changes). */
 const LEARNT_FROM_DAYS = { least: 7, most: 14 } as const
 const LEAST_TOP_OFFS = 3
-
-/**
- * Litres that evaporated, from how far the water stands under its line.
- * @param downCm cm under the line
- * @returns null where the sheet has no floor area, or the level falls in a sump and not in the tank: then the litres are asked for
- */
-export function litresDown(sheet: VolumeSheet, downCm: number): number | null {
-  const area = footprintCm2(sheet.shape)
-  if (area === null || (sheet.sumpL ?? 0) > 0) return null
-  return (area * downCm) / 1000
-}
-
-/** What is asked of a tank whose level is down: how far it stands under its line, or the litres that are missing. */
-export const levelAsked = ({ sheet }: Pick<Tank, 'sheet'>): 'cm' | 'L' =>
-  sheet && litresDown(sheet, 1) !== null ? 'cm' : 'L'
-
-/**
- * What was typed of a level that is down, in litres.
- * @param text as it was typed, in the household's unit of length or volume
- * @returns null where nothing was typed; else what is wrong and what would be right
- * @example
- * readLevelDown(tank, '2', METRIC) // { downL: 3.6 }
- */
-export function readLevelDown(
-  { sheet, volume }: Pick<Tank, 'sheet' | 'volume'>,
-  text: string,
-  units: UnitHabits,
-): { downL: number } | { message: string } | null {
-  if (text.trim() === '') return null
-  const asked = levelAsked({ sheet })
-  const typed = toKept(Number(text.trim().replace(',', '.')), asked, units)
-  const downL = asked === 'cm' && sheet ? litresDown(sheet, typed) : typed
-  if (downL === null || !Number.isFinite(downL) || downL < 0)
-    return { message: asked === 'cm' ? 'how far under the line, such as 1.5' : 'how much is missing, such as 1.5' }
-  if (volume && downL >= volume.netL / 2) return { message: 'more than half of the water: is that the right unit?' }
-  return { downL }
-}
 
 /**
  * What a value that was tested with the level down comes to at the full line: salt and medicine stay when water evaporates, so the test reads high by

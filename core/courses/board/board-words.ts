@@ -1,12 +1,9 @@
 import type { WaterThing, Want } from '../../catalogue/courses/wants.data.ts'
 import { parameterById } from '../../catalogue/parameter.ts'
 import type { UnitHabits } from '../../household/settings.ts'
-import type { Journal } from '../../journal/journal.ts'
 import { psuOfGravity } from '../../salinity/gravity.ts'
 import { measureText } from '../../words/measure.ts'
 import { capital, listed } from '../../words/numbers.ts'
-import { courseById } from '../course.ts'
-import { shortCourseName } from '../names.ts'
 import type { BoardConflict, HeldOnBoard, TankBoard } from './tank-board.ts'
 
 const THINGS: Readonly<Record<WaterThing, string>> = {
@@ -44,12 +41,3 @@ export const conflictWords = ({ follow, wait }: BoardConflict): string =>
 /** What is tested once for all courses today; null for nothing. */
 export const testsWords = ({ testsToday }: Pick<TankBoard, 'testsToday'>): string | null =>
   testsToday.length === 0 ? null : listed(testsToday.map((id) => parameterById(id)?.name ?? id))
-
-/** Which other courses a task serves: "Serves “Deworming” as well." */
-export const alsoForWords = (journal: Journal, courseIds: readonly string[]): string =>
-  `Counts for ${listed(
-    [...new Set(courseIds)].flatMap((id) => {
-      const course = courseById(journal, id)
-      return course ? [shortCourseName(course)] : []
-    }),
-  )} as well.`
