@@ -58,6 +58,7 @@ const SCREENS: Record<string, ComponentType> = {
   'bench/begin/:procedureId': lazy(async () => ({
     default: (await import('../screens/bench/BeginPage.tsx')).BeginPage,
   })),
+  vet: lazy(async () => ({ default: (await import('../screens/courses/VetPage.tsx')).VetPage })),
   'bench/:benchId': lazy(async () => ({ default: (await import('../screens/bench/BenchPage.tsx')).BenchPage })),
   shelf: lazy(async () => ({ default: (await import('../screens/shelf/Shelf.tsx')).Shelf })),
   'shelf/new': ProductPage,

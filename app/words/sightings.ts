@@ -1,5 +1,6 @@
 import { signLabel } from '../../core/catalogue/sign-label.ts'
 import type { ContentOf } from '../../core/journal/entry.ts'
+import { lesionText } from '../../core/watching/lesions.ts'
 import { lookById } from '../../core/watching/short-looks.ts'
 import { capital, figures, listed, plural } from '../../core/words/numbers.ts'
 import { plain, type Mark, type Wording } from './marks.ts'
@@ -26,6 +27,7 @@ export function sightingMarks(sighting: ContentOf<'sighting'>, { journal }: Word
   const look = sighting.session === undefined ? undefined : lookById(sighting.session)
   if (look) told.push(`${told.length === 0 ? 'nothing seen ' : ''}${look.name.toLowerCase()}`)
   if (sighting.breathsPerMinute !== undefined) told.push(`${figures(sighting.breathsPerMinute)} breaths a minute`)
+  if (sighting.lesion) told.push(`sore ${lesionText(sighting.lesion)}`)
   if (told.length === 0 && sighting.words !== undefined) told.push(sighting.words)
   return [
     plain(capital(who)),

@@ -78,7 +78,8 @@ test('a draft is a course before it is kept', () => {
 })
 
 test('handling load in the worst week: quarantine.md 8 with further-schools.md', () => {
-  const load = (id: string, capture?: string) => handlingLoad(definitionById(id)!, capture)
+  const load = (id: string, capture?: string) =>
+    handlingLoad(definitionById(id)!, capture === undefined ? {} : { capture })
   expect(load('qt-c-hybrid')).toBe(12)
   expect(load('qt-c-velvet')).toBe(10)
   expect(load('qt-c-ttm')).toBe(6)

@@ -103,6 +103,20 @@ describe('golden schedules', () => {
     expect(it.tasks(0, '08:00', 'dose').map(({ amount }) => amount)[0]).toBe('0.5 g')
   })
 
+  test('the further antibiotics: five baths a day apart, four in a week, seven days in the food', () => {
+    expect(best('qt-add-nitrofurazone', 'bath')).toEqual(['0 08:00', '1 08:00', '2 08:00', '3 08:00', '4 08:00'])
+    expect(best('qt-add-ciprofloxacin', 'bath')).toEqual(['0 08:00', '2 08:00', '4 08:00', '6 08:00'])
+    expect(best('qt-add-enrofloxacin', 'feed')).toHaveLength(7)
+    expect(best('qt-add-enrofloxacin', 'bath', { options: { way: 'bath-48' } })).toHaveLength(4)
+  })
+
+  test('kanamycin: a quarter changed before each dose but the first, the drug out two days after the last', () => {
+    expect(best('qt-add-kanamycin', 'dose')).toEqual(['0 08:00', '2 08:00', '4 08:00', '6 08:00', '8 08:00'])
+    expect(best('qt-add-kanamycin', 'change')).toEqual(['2 07:30', '4 07:30', '6 07:30', '8 07:30'])
+    expect(best('qt-add-kanamycin', 'clear')).toEqual(['10 08:00'])
+    expect(best('qt-add-kanamycin', 'close')).toEqual(['10 08:00'])
+  })
+
   test('thirty days of chloroquine by its one dose; a formalin bath before entry', () => {
     const options = { drug: 'chloroquine-std', deworm: 'none' }
     expect(best('qt-a-cq30', 'ramp', { options })).toEqual(['0 08:00'])
@@ -113,6 +127,7 @@ describe('golden schedules', () => {
     const told = [
       'qt-a-cu30 qt-b-drug14 qt-a-cq30 qt-c-ttm qt-c-velvet qt-c-hybrid qt-d-hypo qt-d-fluke qt-e-uronema qt-f-observe',
       'qt-g-none qt-freshwater qt-add-worm qt-add-metro qt-add-soak qt-add-kanamycin qt-add-formalin',
+      'qt-add-nitrofurazone qt-add-enrofloxacin qt-add-ciprofloxacin',
     ].flatMap((line) => line.split(' '))
     const all = DEFINITIONS.filter(({ kind }) => kind === 'school' || kind === 'add-on').map(({ id }) => id)
     expect([...all].sort()).toEqual([...told].sort())

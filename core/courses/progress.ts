@@ -36,6 +36,9 @@ export function isCountFull(journal: Journal, courseId: string | undefined, at: 
   if (!course) return false
   const record = recordOf(journal, course, at)
   if (isDrugRecord(record)) return countLevel(record).state === 'complete'
+  const doses = countAllDoses(record, null)
+  if (doses.some(({ track }) => track.id === course.definition.lead))
+    return doses.every(({ state }) => state === 'full')
   const salinity = countSalinity(record)
   return salinity ? salinity.clock.state === 'complete' : countRounds(record)?.doneAt != null
 }

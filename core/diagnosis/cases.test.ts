@@ -6,7 +6,15 @@ import { MS_PER_DAY } from '../time/zone.ts'
 import { zoneClock } from '../time/zone.ts'
 import { caseLookTasks } from '../schedule/case-looks.ts'
 import { taskName } from '../schedule/task-name.ts'
-import { answersOf, caseById, caseContents, casesOf, casesThatCameBack } from './cases.ts'
+import {
+  answersOf,
+  caseById,
+  caseContents,
+  casesOf,
+  casesThatCameBack,
+  reopenContent,
+  seenShortlyBefore,
+} from './cases.ts'
 import { happenedBefore, waterThen } from './happened.ts'
 import { answersWith } from './asking.ts'
 import { contextOf, settingOf, type CaseSubject } from './context.ts'
@@ -334,4 +342,19 @@ describe('what the journal knows by itself', () => {
       'ctx-nutrients-jumped',
     )
   })
+})
+
+test('a case moves with its fish; a look begins with what was logged of the fish in the two days before', () => {
+  const { journal, write } = house(opened, seen(0.2, 'flashing'))
+  expect(caseById(journal, 'k')!.tankId).toBe('quar')
+  write({ kind: 'move', ...at(1), animalId: 'needle', fromTankId: 'quar', toTankId: 'hall' })
+  expect(caseById(journal, 'k')!.tankId).toBe('hall')
+  expect(reopenContent(caseById(journal, 'k')!, ms(2)).tankId).toBe('hall')
+  const shown = { table: 'marine-fish', tankId: 'hall', animalIds: ['needle'] } as const
+  expect(seenShortlyBefore(journal, { ...shown, animalIds: [...shown.animalIds] }, ms(2))).toEqual({
+    flashing: 'present',
+  })
+  expect(seenShortlyBefore(journal, { ...shown, animalIds: [...shown.animalIds] }, ms(3))).toEqual({})
+  write({ kind: 'death', ...at(4), animalId: 'needle', tankId: 'hall' })
+  expect(caseById(journal, 'k')!.tankId).toBe('quar')
 })

@@ -4,6 +4,7 @@ import type { Journal, Line } from '../journal/journal.ts'
 import { iso, MS_PER_DAY } from '../time/zone.ts'
 import type { Answers } from './asking.ts'
 import { experimentsOf, type Experiment } from './experiments.ts'
+import { tankOfCase } from './open-cases.ts'
 import { nightTestOf, type NightTest } from './night-test.ts'
 import { askedSigns } from './signs.ts'
 
@@ -32,6 +33,8 @@ export interface Case {
   /** The entry that opened it: its pictures are about that. */
   entryId: string
   start: ContentOf<'case-start'>
+  /** Where its fish live now; where it showed, for what is of a tank. */
+  tankId: string
   startedAt: number
   answers: readonly SignAnswer[]
   /** What was written of its animals while it was open, in the keeper's words. */
@@ -44,12 +47,17 @@ export interface Case {
   ended: { at: number; outcome: ContentOf<'case-end'>['outcome']; cause: string | null; words: string | null } | null
 }
 
-/** The signs that were seen of a case's animals while it was open, whoever wrote them down and where. */
-function sightingsOf(journal: Journal, start: ContentOf<'case-start'>, from: number, until: number): SignAnswer[] {
+/** What a case or a look is of. */
+type Shown = Pick<ContentOf<'case-start'>, 'table' | 'animalIds' | 'tankId'>
+
+/** The signs that were seen of a case's animals, or of the tank where it is of none, whoever wrote them down and where. */
+function sightingsOf(journal: Journal, start: Shown, from: number, until: number): SignAnswer[] {
   const known = askedSigns(start.table)
   const own = new Set(start.animalIds)
+  const isOf = ({ animalIds, tankId }: ContentOf<'sighting'>) =>
+    own.size > 0 ? animalIds.some((id) => own.has(id)) : animalIds.length === 0 && tankId === start.tankId
   return journal.ofKind('sighting').flatMap(({ at, content }) =>
-    at >= from && at <= until && content.animalIds.some((id) => own.has(id))
+    at >= from && at <= until && isOf(content)
       ? content.signs
           .filter(({ sign }) => known.has(sign))
           .map(({ sign, present }) => ({
@@ -75,6 +83,13 @@ const remarksOf = (
         ? [{ at, words: content.words }]
         : [],
     )
+
+/**
+ * The signs that somebody wrote down of some animals shortly before they are looked at: a look begins with them.
+ * @param at ms
+ */
+export const seenShortlyBefore = (journal: Journal, shown: Shown, at: number): Answers =>
+  Object.fromEntries(sightingsOf(journal, shown, at - SEEN_BEFORE_MS, at).map(({ sign, answer }) => [sign, answer]))
 
 function describe(journal: Journal, id: string): Case | null {
   const lines = journal.about(`case:${id}`).filter((line) => !line.struck)
@@ -102,6 +117,7 @@ function describe(journal: Journal, id: string): Case | null {
     id,
     entryId: first.id,
     start,
+    tankId: tankOfCase(journal, start),
     startedAt: first.at,
     remarks: remarksOf(journal, start, first.at - SEEN_BEFORE_MS, ended?.at ?? Infinity),
     answers: [...seen, ...marked].sort((a, b) => a.at - b.at),
@@ -114,7 +130,9 @@ function describe(journal: Journal, id: string): Case | null {
 
 /** A case; null where the journal holds none of that id. */
 export const caseById = (journal: Journal, id: string): Case | null =>
-  journal.derive(`case:${id}`, [`case:${id}`, 'kind:sighting'], () => describe(journal, id))
+  journal.derive(`case:${id}`, [`case:${id}`, 'kind:sighting', 'kind:move', 'kind:death', 'kind:departure'], () =>
+    describe(journal, id),
+  )
 
 /** All cases, the open ones first, then the latest. */
 export function casesOf(journal: Journal): Case[] {
@@ -164,14 +182,14 @@ export function casesThatCameBack(journal: Journal): CameBack[] {
  * @param words what was seen, where something was
  */
 export const reopenContent = (
-  { id, start }: Pick<Case, 'id' | 'start'>,
+  { id, tankId }: Pick<Case, 'id' | 'tankId'>,
   at: number,
   words?: string,
 ): ContentOf<'case-mark'> => ({
   kind: 'case-mark',
   happened: iso(at),
   caseId: id,
-  tankId: start.tankId,
+  tankId,
   mark: 'reopened',
   ...(words !== undefined && { words }),
 })

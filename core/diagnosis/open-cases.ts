@@ -1,3 +1,4 @@
+import { animalById, tankOfAnimal } from '../household/animals.ts'
 import type { ContentOf } from '../journal/entry.ts'
 import type { Journal } from '../journal/journal.ts'
 
@@ -31,3 +32,16 @@ export const openCases = (journal: Journal): readonly OpenCase[] =>
         .map(({ content }) => [content.caseId, { id: content.caseId, start: content }]),
     ).values(),
   ])
+
+/** Where the fish of a case live now: the tank of the first that lives; where it showed, for what is of a tank. */
+export function tankOfCase(
+  journal: Journal,
+  { animalIds, tankId }: Pick<ContentOf<'case-start'>, 'animalIds' | 'tankId'>,
+): string {
+  for (const id of animalIds) {
+    const animal = animalById(journal, id)
+    const lives = animal && animal.count > 0 ? tankOfAnimal(animal) : null
+    if (lives !== null) return lives
+  }
+  return tankId
+}

@@ -4,7 +4,7 @@ import { courseById } from '../courses/course.ts'
 import { quarantine } from '../courses/testing/schools.ts'
 import { twoSets } from '../courses/testing/rounds.ts'
 import { MS_PER_HOUR } from '../time/zone.ts'
-import { handlingLoad } from './planned.ts'
+import { handlingLoad, isByVet } from './planned.ts'
 import { worstWeek } from './points.ts'
 import { handlingOf } from './recorded.ts'
 
@@ -17,6 +17,18 @@ test('the worst week slides: eight days apart are never in one', () => {
 })
 
 test.each([
+  ['qt-add-nitrofurazone', {}, 15],
+  ['qt-add-ciprofloxacin', {}, 12],
+  ['qt-add-ciprofloxacin', { pace: 'every-24' }, 15],
+  ['qt-add-enrofloxacin', {}, 0],
+  ['qt-add-enrofloxacin', { way: 'bath-24' }, 15],
+  ['qt-add-kanamycin', {}, 0],
+])('%s with %o asks %i, and is a veterinarian’s', (id, options, expected) => {
+  expect(handlingLoad(definitionById(id)!, options)).toBe(expected)
+  expect(isByVet(definitionById(id)!)).toBe(true)
+})
+
+test.each([
   ['qt-d-hypo', 'container', 7],
   ['qt-e-uronema', 'container', 3],
   ['qt-b-drug14', 'container', 2],
@@ -24,7 +36,7 @@ test.each([
   ['qt-f-observe', 'container', 0],
   ['rest', 'container', 0],
 ])('%s with a %s asks %i', (id, capture, expected) => {
-  expect(handlingLoad(definitionById(id)!, capture)).toBe(expected)
+  expect(handlingLoad(definitionById(id)!, { capture })).toBe(expected)
 })
 
 describe('of one fish, by the record and the plan', () => {

@@ -1,4 +1,4 @@
-import type { Definition } from '../catalogue/courses/definitions.ts'
+import { withChosenParts, type Definition } from '../catalogue/courses/definitions.ts'
 import { doseById } from '../catalogue/treatments/treatments.ts'
 import { leastMoves, moveTrackOf } from '../catalogue/courses/move-track.ts'
 import { LOWERING, RAISING } from '../courses/tracks/salinity.ts'
@@ -42,9 +42,12 @@ function handledBy({ tracks, steps, days }: Definition, capture: string | undefi
 
 /**
  * The handling load of a course: points for each fish in its worst seven days.
- * @param capture `net` or `container`
+ * @param options choices by option; `capture` is `net` or `container`
  * @example
- * handlingLoad(definitionById('qt-c-velvet')!, 'container') // 10
+ * handlingLoad(definitionById('qt-c-velvet')!, { capture: 'container' }) // 10
  */
-export const handlingLoad = (definition: Definition, capture: string | undefined): number =>
-  worstWeek(handledBy(definition, capture))
+export const handlingLoad = (definition: Definition, options: Readonly<Record<string, string>>): number =>
+  worstWeek(handledBy(withChosenParts(definition, options), options['capture']))
+
+/** Whether a course is run only where a veterinarian has named its drug. */
+export const isByVet = ({ rules }: Definition): boolean => rules.some(({ id, role }) => id === 'vet' && role === 'gate')

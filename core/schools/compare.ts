@@ -142,7 +142,7 @@ export function compareSchools(
       moves: movesOf(definition),
       doses: dosesOf(definition),
       effortHours: row?.effortHours ?? null,
-      load: handlingLoad(definition, 'container'),
+      load: handlingLoad(definition, { capture: 'container' }),
       needs: schoolNeeds(journal, definition, tank),
       concerns: concernsOfSchool(journal, definition, animals, tankId, now),
       risks: MODELLED.map((parasite) => schoolRisk(definition, parasite, assumptions[parasite])),

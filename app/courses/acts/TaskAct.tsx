@@ -7,6 +7,7 @@ import { wordContent } from '../../../core/schedule/task.ts'
 import { tankById } from '../../../core/household/tanks.ts'
 import { countdownText, timeOf } from '../../../core/time/words.ts'
 import { MS_PER_HOUR } from '../../../core/time/zone.ts'
+import { LESION_STEP } from '../../../core/watching/lesions.ts'
 import { measureText } from '../../../core/words/measure.ts'
 import { thisInstant, useNow } from '../../frame/now.tsx'
 import { useKeeping, UnkeptNote } from '../../journal/keeping.tsx'
@@ -26,6 +27,7 @@ const LazyDipCount = lazy(async () => ({ default: (await import('./DipCountAct.t
 const LazyMeasure = lazy(async () => ({ default: (await import('./counting.ts')).MeasureAct }))
 const LazyLevel = lazy(async () => ({ default: (await import('../../water/LevelLine.tsx')).LevelLine }))
 const LazyHeads = lazy(async () => ({ default: (await import('./HeadCountAct.tsx')).HeadCountAct }))
+const LazyLesion = lazy(async () => ({ default: (await import('./LesionAct.tsx')).LesionAct }))
 const LazyCount = lazy(async () => ({ default: (await import('./counting.ts')).CountAct }))
 
 /** The doing of each act. A test asks for one an act. */
@@ -54,7 +56,14 @@ export const ACTS: Record<Act, (props: ActProps) => ReactNode> = {
       )}
     </Suspense>
   ),
-  look: LookAct,
+  look: (props) =>
+    props.task.step === LESION_STEP ? (
+      <Suspense fallback={null}>
+        <LazyLesion {...props} />
+      </Suspense>
+    ) : (
+      <LookAct {...props} />
+    ),
   move: MoveAct,
   switch: SwitchAct,
   bench: TickAct,

@@ -46,6 +46,7 @@ import { WorkLeftPanel } from './panels/WorkLeftPanel.tsx'
 import { AlkalinityPanel } from './panels/AlkalinityPanel.tsx'
 import { PANELS, panelKindOf } from './panels/panels.tsx'
 import { Rules } from './Rules.tsx'
+import { vetPageHref } from './vet-page-href.ts'
 import { definitionLabel } from './start/labels.ts'
 import { WhatIf } from './what-if/WhatIf.tsx'
 
@@ -199,6 +200,16 @@ function CourseBody({ plan }: { plan: CoursePlan }) {
         </Stack>
         <Stack $gap={24}>
           {!isPhone && <Next plan={plan} />}
+          {OF_FISH.has(course.definition.kind) && course.animalIds.length > 0 && (
+            <Small>
+              <PlainLink href={vetPageHref(course.animalIds)}>Page for the veterinarian</PlainLink>
+            </Small>
+          )}
+          {course.caseId !== null && (
+            <Small>
+              <PlainLink href={`/diagnose/${course.caseId}`}>The case that it answers</PlainLink>
+            </Small>
+          )}
           {drug && <ShelfLine plan={drug} />}
           <Held name="What if">
             <WhatIf plan={plan} />
@@ -221,6 +232,9 @@ function CourseBody({ plan }: { plan: CoursePlan }) {
     </Page>
   )
 }
+
+/** Kinds of course that are of fish. */
+const OF_FISH: ReadonlySet<string> = new Set(['school', 'add-on'])
 
 const InSight = styled.div`
   position: sticky;

@@ -1,3 +1,5 @@
+import { coursesOf } from '../../../core/courses/course.ts'
+import { fullCourseName } from '../../../core/courses/names.ts'
 import { useCallback, useMemo, useState } from 'react'
 import { useParams } from 'react-router'
 import type { Answer } from '../../../core/catalogue/diagnosis/diagnosis.types.ts'
@@ -13,10 +15,11 @@ import { listed } from '../../../core/words/numbers.ts'
 import { thisInstant, useNow } from '../../frame/now.tsx'
 import { useKeeping, UnkeptNote } from '../../journal/keeping.tsx'
 import { useHousehold } from '../../journal/provider.tsx'
-import { Button, ButtonLink, PrimaryButton } from '../../look/buttons.ts'
+import { Button, ButtonLink, PlainLink, PrimaryButton } from '../../look/buttons.ts'
 import { Missing } from '../../look/Missing.tsx'
 import { Page, PageHead, TwoParts } from '../../look/page.ts'
 import { Bar, Line, Quiet, Stack } from '../../look/text.ts'
+import { vetPageHref } from '../courses/vet-page-href.ts'
 import { CaseFollowUp } from './CaseFollowUp.tsx'
 import { CaseTitle } from './CaseTitle.tsx'
 import { Happened } from '../../water/Happened.tsx'
@@ -46,21 +49,20 @@ function CaseBody({ one }: { one: Case }) {
   const { keep, busy, unkept } = useKeeping()
   const [opened] = useState(() => thisInstant())
   const [isLooking, setIsLooking] = useState(false)
-  const { start, ended, startedAt, entryId } = one
+  const { start, ended, startedAt, entryId, tankId } = one
   const about = useMemo(
     (): CaseSubject => ({
       table: start.table,
-      tankId: start.tankId,
+      tankId,
       animalIds: start.animalIds,
       partIds: start.partIds ?? [],
     }),
-    [start],
+    [start, tankId],
   )
   const own = useMemo(() => answersOf(one), [one])
   // A closed case shows what was known when it was closed.
   const { known, answers, ranking } = useRanking(about, own, ended?.at ?? opened)
   const { clock } = settings
-  const { tankId } = start
   const onAnswer = useCallback(
     (sign: string, answer: Answer) =>
       void keep([
@@ -75,7 +77,8 @@ function CaseBody({ one }: { one: Case }) {
       ]),
     [keep, one.id, tankId],
   )
-  const tank = tankById(journal, start.tankId)
+  const courses = coursesOf(journal).filter(({ caseId }) => caseId === one.id)
+  const tank = tankById(journal, tankId)
   const place = tank && whereToLook(tank).find(({ table }) => table === start.table)
   const gone = ended ? null : goneAnimals(journal, start)
   const isOver = ended !== null || gone !== null
@@ -91,6 +94,9 @@ function CaseBody({ one }: { one: Case }) {
           </Quiet>
         </div>
         <Line>
+          {start.animalIds.length > 0 && (
+            <ButtonLink href={vetPageHref(start.animalIds)}>For the veterinarian</ButtonLink>
+          )}
           {MICROSCOPE_TABLES.includes(start.table) && (
             <ButtonLink href={`/diagnose/microscope/sample?case=${one.id}`}>Microscope</ButtonLink>
           )}
@@ -98,6 +104,17 @@ function CaseBody({ one }: { one: Case }) {
         </Line>
       </PageHead>
       {unkept && <UnkeptNote unkept={unkept} />}
+      {courses.length > 0 && (
+        <Quiet as="p" style={{ marginBottom: 14 }}>
+          Treated by:{' '}
+          {courses.map((course) => (
+            <span key={course.id}>
+              <PlainLink href={`/courses/${course.id}`}>{fullCourseName(course)}</PlainLink>
+              {course.ended ? `, ${course.ended.outcome}` : ', running'}{' '}
+            </span>
+          ))}
+        </Quiet>
+      )}
       {ended ? (
         <Stack $gap={10} style={{ marginBottom: 20 }}>
           <Bar $tone="second">
@@ -150,7 +167,7 @@ function CaseBody({ one }: { one: Case }) {
             ranking={ranking}
             answers={answers}
             ownCount={countOf(own)}
-            tankId={start.tankId}
+            tankId={tankId}
             caseId={one.id}
             onAnswer={isOver ? null : onAnswer}
           />

@@ -139,7 +139,7 @@ function CaseRows({ cases }: { cases: readonly Case[] }) {
   return (
     <Rows>
       {cases.map((one) => {
-        const { id, start, startedAt, ended, causes } = one
+        const { id, start, tankId, startedAt, ended, causes } = one
         const cause = ended?.cause ?? causes.findLast(({ state }) => state !== 'ruled-out')?.id ?? null
         return (
           <li key={id}>
@@ -148,7 +148,7 @@ function CaseRows({ cases }: { cases: readonly Case[] }) {
             </PlainLink>
             <br />
             <Quiet>
-              {tankById(journal, start.tankId)?.name}, since {dayBeside(clock.dayOf(startedAt), clock.dayOf(now))}
+              {tankById(journal, tankId)?.name}, since {dayBeside(clock.dayOf(startedAt), clock.dayOf(now))}
               {cause !== null && ` · ${conditionName(cause)}`}
               {ended !== null && ` · ${ended.outcome}`}
             </Quiet>

@@ -2,7 +2,7 @@ import { useMemo, useState } from 'react'
 import { useNavigate, useSearchParams } from 'react-router'
 import type { CaseTable } from '../../../core/catalogue/diagnosis/diagnosis.types.ts'
 import type { Answers } from '../../../core/diagnosis/asking.ts'
-import { caseContents } from '../../../core/diagnosis/cases.ts'
+import { caseContents, seenShortlyBefore } from '../../../core/diagnosis/cases.ts'
 import type { CaseSubject } from '../../../core/diagnosis/context.ts'
 import { tankById, type Tank } from '../../../core/household/tanks.ts'
 import { iso } from '../../../core/time/zone.ts'
@@ -70,9 +70,17 @@ function LookAt({
   const { keep, busy, unkept } = useKeeping()
   const [at] = useState(() => thisInstant())
   const [values, change, forget] = useDraft(lookDraftName(which, { tankId: tank.id, table, animalIds }, seen))
+  const before = useMemo(
+    () => seenShortlyBefore(journal, { table, tankId: tank.id, animalIds: [...animalIds] }, at),
+    [journal, table, tank.id, animalIds, at],
+  )
   const own = useMemo(
-    (): Answers => ({ ...Object.fromEntries(seen.map((sign) => [sign, 'present' as const])), ...(values as Answers) }),
-    [seen, values],
+    (): Answers => ({
+      ...before,
+      ...Object.fromEntries(seen.map((sign) => [sign, 'present' as const])),
+      ...(values as Answers),
+    }),
+    [before, seen, values],
   )
   const about = useMemo((): CaseSubject => ({ table, tankId: tank.id, animalIds }), [table, tank.id, animalIds])
   const { known, answers, ranking } = useRanking(about, own, at)

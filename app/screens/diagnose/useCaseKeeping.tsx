@@ -7,9 +7,9 @@ import { useKeeping, UnkeptNote } from '../../journal/keeping.tsx'
 type Mark = Omit<ContentOf<'case-mark'>, 'kind' | 'happened' | 'caseId' | 'tankId'>
 
 /** Keeps something of a case. */
-export function useCaseKeeping({ id, start }: Case) {
+export function useCaseKeeping({ id, tankId }: Case) {
   const { keep, busy, unkept, run } = useKeeping()
-  const of = { caseId: id, tankId: start.tankId }
+  const of = { caseId: id, tankId }
   return {
     busy,
     run,

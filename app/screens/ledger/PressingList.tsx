@@ -3,7 +3,7 @@ import { styled } from 'styled-components'
 import { boxIdOf } from '../../../core/arrivals/box/boxes.ts'
 import type { CoursePlan } from '../../../core/courses/plan.ts'
 import { shortCourseName } from '../../../core/courses/names.ts'
-import { openCases, type OpenCase } from '../../../core/diagnosis/open-cases.ts'
+import { openCases, tankOfCase, type OpenCase } from '../../../core/diagnosis/open-cases.ts'
 import { expectedOf, type ExpectedArrival } from '../../../core/household/expected.ts'
 import { tankById } from '../../../core/household/tanks.ts'
 import type { Journal } from '../../../core/journal/journal.ts'
@@ -114,7 +114,7 @@ export function PressingList({ things: { boxes, alarms, cases } }: { things: Pre
       {cases.map(({ id, start }) => (
         <li key={id}>
           <CaseLink href={`/diagnose/${id}`}>
-            Open case: {caseName(start)}, {nameOf(start.tankId)}
+            Open case: {caseName(start)}, {nameOf(tankOfCase(journal, start))}
           </CaseLink>
         </li>
       ))}

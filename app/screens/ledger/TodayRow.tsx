@@ -1,7 +1,7 @@
 import { useContext, type Ref } from 'react'
 import { styled } from 'styled-components'
 import { Link } from 'react-aria-components'
-import { openCases } from '../../../core/diagnosis/open-cases.ts'
+import { openCases, tankOfCase } from '../../../core/diagnosis/open-cases.ts'
 import { linesOn } from '../../../core/ledger/days.ts'
 import type { Thread } from '../../../core/ledger/threads.ts'
 import { MS_PER_DAY, type Day } from '../../../core/time/zone.ts'
@@ -232,7 +232,7 @@ function TodayInside({ day, column: { tank }, gutter }: { day: Day; column: Colu
   const plans = useContext(PlansContext)
   const due = dueOn(plans, tank.id, day, day, settings.clock)
   const arriving = arrivalTasksOn(useContext(ArrivalsContext), tank.id, day, day, settings.clock)
-  const cases = openCases(journal).filter(({ start }) => start.tankId === tank.id)
+  const cases = openCases(journal).filter(({ start }) => tankOfCase(journal, start) === tank.id)
   const warnings = plans.filter((plan) => tankOfPlan(plan) === tank.id).flatMap((plan) => plan.warnings)
   return (
     <Inside $gutter={gutter}>

@@ -1,4 +1,5 @@
-import type { Definition, Hours, Only, Track } from './definition.ts'
+import { addOn, CLOSE_ADD_ON as close, doseSeries as series } from './add-on-parts.ts'
+import type { Definition, Only } from './definition.ts'
 import { ADD_ON_PARTS } from './further-schools.data.ts'
 import {
   DEWORM_SPACING,
@@ -6,46 +7,9 @@ import {
   DEWORMINGS_ALONE,
   EATING,
   MISSED_REDOSE,
-  RESISTANCE,
 } from './school-parts.ts'
 
 const { FORMALIN_BATH, OXYGEN, METRONIDAZOLE_DOSE, METRONIDAZOLE_MEAL, SOAK_HOW } = ADD_ON_PARTS
-
-const close = { id: 'close', title: 'Finish the add-on', act: 'close', due: { by: 'close-doses' } } as const
-
-const series = (
-  id: string,
-  name: string,
-  dose: string,
-  need: number,
-  apart: Hours,
-  { first = { after: 'start', hours: [0, 0, 24] }, only }: Partial<Extract<Track, { of: 'dose' }>> = {},
-): Track => ({
-  id,
-  kind: 'rounds',
-  of: 'dose',
-  name,
-  dose,
-  need,
-  apart: [apart],
-  first,
-  missed: 'extend',
-  ...(only && { only }),
-})
-
-const addOn = (
-  part: Pick<Definition, 'id' | 'name' | 'treats' | 'products' | 'days' | 'lead' | 'tracks' | 'steps' | 'rules'> &
-    Partial<Pick<Definition, 'options' | 'roles' | 'restore' | 'handling' | 'water'>>,
-): Definition => ({
-  kind: 'add-on',
-  roles: [{ role: 'main', label: 'Tank', must: true }],
-  drugs: [],
-  options: [],
-  ends: 'doses',
-  handling: 0,
-  restore: [],
-  ...part,
-})
 
 const EVERY_48: Only = { option: 'pace', is: ['every-48'] }
 const EVERY_24: Only = { option: 'pace', is: ['every-24'] }
@@ -176,7 +140,7 @@ export const ADD_ONS: readonly Definition[] = [
   addOn({
     id: 'qt-add-soak',
     name: 'medicine with the food',
-    treats: ['intestinal-worms'],
+    treats: ['intestinal-worms', 'hexamita'],
     products: [
       { dose: 'metronidazole-food', ingredient: 'metronidazole', label: 'Metronidazole', only: { option: 'soak', is: ['metronidazole'] } },
       { dose: 'praziquantel-food', ingredient: 'praziquantel', label: 'Praziquantel', only: { option: 'soak', is: ['praziquantel'] } },
@@ -214,33 +178,6 @@ export const ADD_ONS: readonly Definition[] = [
       close,
     ],
     rules: [EATING, MISSED_REDOSE],
-    water: 'any',
-  }),
-  addOn({
-    id: 'qt-add-kanamycin',
-    name: 'kanamycin, a veterinarian’s choice',
-    treats: ['bacterial-external'],
-    products: [{ dose: 'kanamycin-tank', ingredient: 'kanamycin', label: 'Kanamycin' }],
-    days: 10,
-    lead: 'doses',
-    tracks: [series('doses', 'kanamycin in the water', 'kanamycin-tank', 5, [42, 48, 60])],
-    steps: [
-      {
-        id: 'dose',
-        title: 'Kanamycin in the water',
-        act: 'dose',
-        due: { by: 'doses' },
-        track: 'doses',
-        needs: ['vet'],
-        how: 'Change a quarter of the water before each dose. The filter may stall: ammonia is tested daily. “A double dose for half an hour” is refused here: a stronger short bath is the veterinarian’s decision.',
-        caution: `Gloves; mind allergies. ${RESISTANCE}`,
-      },
-      close,
-    ],
-    rules: [
-      { id: 'vet', role: 'gate', when: { asks: 'a veterinarian has named this drug for these fish' }, says: 'a veterinarian has named it' },
-      MISSED_REDOSE,
-    ],
     water: 'any',
   }),
 ]

@@ -1,6 +1,8 @@
+import '../../courses/steps/antibiotic-steps.ts'
 import '../../courses/steps/back-steps.ts'
 import '../../courses/steps/raise-steps.ts'
 import { ADD_ONS } from './add-ons.data.ts'
+import { ANTIBIOTICS } from './antibiotics.data.ts'
 import { CORAL_COURSES } from './corals.data.ts'
 import type { Definition } from './definition.ts'
 import { addDefinitions } from './definitions.ts'
@@ -28,6 +30,7 @@ export const DEFINITIONS: readonly Definition[] = [
   ...TRANSFER_COURSES,
   ...FURTHER_SCHOOLS,
   ...ADD_ONS,
+  ...ANTIBIOTICS,
   ...REST_COURSES,
   ...FALLOW_COURSES,
   ...CORAL_COURSES,

@@ -100,6 +100,7 @@ export type Condition =
         | 'salinity-high'
         | 'salinity-low'
         | 'not-better'
+        | 'lesion-worse'
         | 'pest-seen'
         | 'late-dip'
         | 'dips-rising'

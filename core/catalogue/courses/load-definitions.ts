@@ -21,8 +21,18 @@ export const DEFINITION_FILES: readonly DefinitionFile[] = [
     load: async () => (await import('./further-schools.data.ts')).FURTHER_SCHOOLS,
   },
   {
-    ids: ['qt-add-worm', 'qt-add-metro', 'qt-add-formalin', 'qt-add-soak', 'qt-add-kanamycin'],
+    ids: ['qt-add-worm', 'qt-add-metro', 'qt-add-formalin', 'qt-add-soak'],
     load: async () => (await import('./add-ons.data.ts')).ADD_ONS,
+  },
+  {
+    ids: ['qt-add-kanamycin', 'qt-add-nitrofurazone', 'qt-add-enrofloxacin', 'qt-add-ciprofloxacin'],
+    load: async () => {
+      const [{ ANTIBIOTICS }] = await Promise.all([
+        import('./antibiotics.data.ts'),
+        import('../../courses/steps/antibiotic-steps.ts'),
+      ])
+      return ANTIBIOTICS
+    },
   },
   { ids: ['rest'], load: async () => (await import('./rest.data.ts')).REST_COURSES },
   {

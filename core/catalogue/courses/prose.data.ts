@@ -209,11 +209,46 @@ export const PROSE: Readonly<Record<string, DefinitionProse>> = {
     source: 'quarantine.md 5.2 and 5.3',
   },
   'qt-add-kanamycin': {
-    what: 'Every 48 h, five doses, where a veterinarian has named it. With copper in the water: finish the copper first unless the ulcer is the killer.',
+    what: 'Every 48 h, five doses, where a veterinarian has named it; a quarter of the water is changed before each, and carbon takes it out at the end. With copper in the water: finish the copper first unless the ulcer is the killer.',
     hints: { main: 'where the fish are; its school goes on' },
     whys: {},
     cautions: ['Antibiotics breed resistance when wasted or given low: never to prevent, the full course, one drug, a culture where it can be had. Prescription in many places: a licensed veterinarian decides. Never keep leftovers.'],
     source: 'quarantine.md 5.2, 6 and 10, kanamycin-tank; further-schools.md 1, antibiotic-double',
+  },
+  'qt-add-nitrofurazone': {
+    what: 'Half an hour a day in fresh bath water, five days, where a veterinarian has named it. Five baths in a week are hard on any fish.',
+    hints: { main: 'where the fish are; its school goes on', tub: 'a bucket or jar, dark' },
+    whys: {},
+    cautions: [
+      'Suspected to cause cancer: gloves and mask, never for fish that may be eaten. Some books print 100 mg a litre, 3.8 times as much: the veterinarian chooses.',
+      'Antibiotics breed resistance when wasted or given low: never to prevent, the full course, one drug, a culture where it can be had. Prescription in many places: a licensed veterinarian decides. Never keep leftovers.',
+    ],
+    source: 'quarantine.md 5.2 and 10, nitrofurazone-bath',
+  },
+  'qt-add-enrofloxacin': {
+    what: 'With the food for seven days, or as baths of five hours, where a veterinarian has named it. In sea water with the food first: calcium and magnesium bind it in the bath.',
+    hints: { main: 'where the fish are; its school goes on', tub: 'a tub with strong air, for baths alone' },
+    whys: {
+      way: {
+        food: 'the first choice in sea water and in hard water, for fish that eat',
+        'bath-48': 'for a fish that does not eat, where the veterinarian agrees',
+        'bath-24': 'five baths in a week are over what a fish bears: only if the veterinarian asks for it',
+      },
+    },
+    cautions: ['Antibiotics breed resistance when wasted or given low: never to prevent, the full course, one drug, a culture where it can be had. Prescription in many places: a licensed veterinarian decides. Never keep leftovers.'],
+    source: 'quarantine.md 5.2, 5.3, 6 and 10, enrofloxacin-food, enrofloxacin-bath, fluoroquinolone-hard',
+  },
+  'qt-add-ciprofloxacin': {
+    what: 'One to two hours in fresh bath water, four baths in a week, where a veterinarian has named it. In sea water enrofloxacin with the food comes first.',
+    hints: { main: 'where the fish are; its school goes on', tub: 'a tub with strong air' },
+    whys: {
+      pace: {
+        'every-48': 'four baths in seven days',
+        'every-24': 'five baths in a week are over what a fish bears: only if the veterinarian asks for it',
+      },
+    },
+    cautions: ['People depend on this drug: used only where nothing else fits.', 'Antibiotics breed resistance when wasted or given low: never to prevent, the full course, one drug, a culture where it can be had. Prescription in many places: a licensed veterinarian decides. Never keep leftovers.'],
+    source: 'quarantine.md 5.2, 6 and 10, ciprofloxacin-bath, fluoroquinolone-hard',
   },
   'rest': {
     what: 'No handling and no medicine for seven to fourteen days: hides, good water, small varied meals, two looks a day.',

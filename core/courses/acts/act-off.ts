@@ -6,7 +6,7 @@ import type { CourseTask } from '../tasks.ts'
  */
 export function isActOff(task: CourseTask, now: number): boolean {
   const { act, step, state, waitsFor } = task
-  if (act === 'close') return now < task.notBefore
+  if (act === 'close') return now < task.notBefore || waitsFor !== undefined
   // What is always open: a look, a test, pumps that have to go on again, whether a fish joins.
   if (act === 'look' || act === 'read' || step === 'pumps-on' || step === 'join') return false
   if (act === 'move' && task.toTankId === undefined) return true

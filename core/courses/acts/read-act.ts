@@ -2,6 +2,7 @@ import { coralDipById } from '../../catalogue/corals/coral-dips.data.ts'
 import { headCountContents, headsIn, type Heads } from '../../household/head-count.ts'
 import type { Journal } from '../../journal/journal.ts'
 import { wordContent } from '../../schedule/task.ts'
+import { LESION_STEP } from '../../watching/lesions.ts'
 import { USUAL_MEAL_G } from '../amounts/planned-food.ts'
 import type { CoursePlan } from '../plan.ts'
 import type { CourseTask } from '../tasks.ts'
@@ -9,6 +10,7 @@ import type { ActRead } from './act-read.ts'
 import { readBath } from './read-bath.ts'
 import { readDipCount, readMeasure, readPatchScores, type Counted, type HostCount } from './read-count.ts'
 import { readDip } from './read-dip.ts'
+import { readLesions, type LesionAnswer } from './read-lesions.ts'
 import { doseContent, foodContent, pumpsOffContent, taskContents } from './task-contents.ts'
 
 /** What a task's form holds when its button is pressed; what is left out stands as the form opens. */
@@ -29,6 +31,8 @@ export interface ActAnswer {
   /** Of a round of dips, by coral; nothing on any where it is null. */
   hosts?: Readonly<Record<string, HostCount>> | null
   heads?: Heads
+  /** Of a look at lesions, by animal. */
+  lesions?: Readonly<Record<string, LesionAnswer>>
 }
 
 const contentsOr = <T>(content: T | null, field: string, message: string) =>
@@ -92,6 +96,10 @@ export function readAct(journal: Journal, plan: CoursePlan, task: CourseTask, an
       }
     case 'count':
       return readCount(journal, plan, task, answer, at)
+    case 'look':
+      return task.step === LESION_STEP
+        ? readLesions(task, answer.lesions ?? {}, at)
+        : { contents: taskContents(journal, task, course, at) }
     case 'close':
       return { contents: [...taskContents(journal, task, course, at), wordContent(task, 'done', at)] }
     default:

@@ -1,4 +1,5 @@
 import { MS_PER_DAY } from '../../time/zone.ts'
+import { LESION_STEP } from '../../watching/lesions.ts'
 import type { CoursePlan } from '../plan.ts'
 import type { CourseTask } from '../tasks.ts'
 
@@ -29,6 +30,9 @@ const isOneOccasion = (a: CourseTask, b: CourseTask): boolean =>
   a.waitsFor === undefined &&
   b.waitsFor === undefined
 
+/** A look at one sore is no half hour of watching, and the other way round. */
+const isOwnLook = ({ step }: CourseTask): boolean => step === LESION_STEP
+
 /** Whether doing one task does the other too: it tests at least as much, doses the same, changes at least as much for nobody’s level. */
 function serves(one: CourseTask, other: CourseTask): boolean {
   if (!isOneOccasion(one, other)) return false
@@ -38,7 +42,7 @@ function serves(one: CourseTask, other: CourseTask): boolean {
       return own !== null && its !== null && its.every((parameter) => own.includes(parameter))
     }
     case 'look':
-      return true
+      return isOwnLook(one) === isOwnLook(other)
     case 'dose':
       return one.ingredient !== undefined && one.ingredient === other.ingredient && one.dose !== undefined
     case 'change':

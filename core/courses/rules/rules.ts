@@ -24,6 +24,7 @@ import type { Watched } from '../record/watched.ts'
 import { eating, eatsAll, notBetter } from './appetite-rules.ts'
 import { dipsRising, lateDip, pestSeen } from './dip-rules.ts'
 import { dewormSpacing, missedRedose, salinityEvent } from './dose-rules.ts'
+import { lesionWorse } from './lesion-rules.ts'
 import { compared } from './quantities.ts'
 import { levelEvent, levelKept, twoInRange } from './level-rules.ts'
 import { bathEvent, lateMove, setsDry } from './round-rules.ts'
@@ -312,6 +313,8 @@ function judge(input: RuleInput, condition: Condition, id: string): Judged {
       return eatsAll(input)
     case 'not-better':
       return notBetter(input)
+    case 'lesion-worse':
+      return lesionWorse(input)
     case 'pest-seen':
       return pestSeen(input)
     case 'late-dip':

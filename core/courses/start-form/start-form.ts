@@ -2,7 +2,7 @@ import { withChosenParts, type Definition } from '../../catalogue/courses/defini
 import type { Concern } from '../../safety/concern.ts'
 import { isAnswered, NO_ANSWER, setAside, type Answer } from '../../safety/answers.ts'
 import type { DrugChoice } from '../amounts/drug-choices.ts'
-import { handlingLoad } from '../../handling/planned.ts'
+import { handlingLoad, isByVet } from '../../handling/planned.ts'
 import { HANDLING_LIMITS } from '../../handling/points.ts'
 import type { ShelfProduct } from '../../household/shelf.ts'
 import type { Tank } from '../../household/tanks.ts'
@@ -63,7 +63,7 @@ export interface StartContext {
 
 /** Whether the handling of a course has to be accepted before it starts: quarantine.md 8. */
 export const isLoadAsked = (definition: Definition, options: Record<string, string>): boolean =>
-  handlingLoad(definition, options['capture']) > HANDLING_LIMITS.asked
+  handlingLoad(definition, options) > HANDLING_LIMITS.asked
 
 function tankProblems(
   { tanks }: StartValues,
@@ -141,7 +141,11 @@ export function startProblems(values: StartValues, context: StartContext): Start
     ...drugProblems(values, context),
     ...(isLoadAsked(definition, values.options) &&
       !values.isLoadAccepted && {
-        isLoadAccepted: { message: 'read what it asks of the fish, and tick that you have' },
+        isLoadAccepted: {
+          message: isByVet(definition)
+            ? 'only if a veterinarian asks for so many baths: tick that one has'
+            : 'read what it asks of the fish, and tick that you have',
+        },
       }),
     ...concernProblems(values, context.concerns),
   }

@@ -7,7 +7,15 @@ export type Schedule = (input: TaskInput, step: Step) => Draft[] | Draft | null
 /** Schedules whose reckoning is large: they are loaded with the definitions that have them, and the first view goes without. */
 export type LateScheduleName = Extract<
   ScheduleName,
-  'raise-today' | 'bring-back' | 'back-looks' | 'back-ammonia' | 'close-back'
+  | 'raise-today'
+  | 'bring-back'
+  | 'back-looks'
+  | 'back-ammonia'
+  | 'close-back'
+  | 'lesion-looks'
+  | 'change-before-dose'
+  | 'clear-doses'
+  | 'close-antibiotic'
 >
 
 const schedules = new Map<LateScheduleName, Schedule>()

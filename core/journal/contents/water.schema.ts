@@ -77,6 +77,15 @@ export const Sighting = content(
     breathsPerMinute: opt(positive('gill beats at rest')),
     flashes: opt(nonNegative('scrapes on things in five minutes')),
     faeces: opt(oneOf(['none', 'stringy', 'normal'] as const)),
+    lesion: opt(
+      Type.Object(
+        {
+          mm: opt(nonNegative('across its widest part')),
+          change: opt(oneOf(['worse', 'same', 'better', 'healed'] as const, 'against the look before')),
+        },
+        { additionalProperties: false, minProperties: 1, description: 'a sore or wound that is followed' },
+      ),
+    ),
     session: opt(id('the short look of the day that it was, of the catalogue')),
     minutes: opt(positive('of watching')),
     seen: opt(Type.Boolean({ description: 'head count: this animal was seen, or not' })),

@@ -82,6 +82,8 @@ function apartConcerns(treatment: Treatment, given: ReadonlyMap<string, number>,
   })
 }
 
+const isFed = ({ isFed: is, dose }: Treatment): boolean => is === true || dose?.route === 'food'
+
 /**
  * The rows in which an agent that is to go in meets what is in the water.
  * @param given when each agent last went in, whether it still acts or not
@@ -98,7 +100,11 @@ export function agentConcerns(
     .filter((one) => !(one.agent === 'copper' && isCopper(agent)))
     .map((one) => ({ id: one.agent, what: one.what, mgPerL: one.mgPerL }))
   const contexts = [
-    ...water.contexts.filter(({ id }) => !(treatment.isMediaOut === true && id === 'ctx-biofilter')),
+    ...water.contexts.filter(
+      ({ id }) =>
+        !(treatment.isMediaOut === true && id === 'ctx-biofilter') &&
+        !(isFed(treatment) && id === 'ctx-hard-or-sea-water'),
+    ),
     ...others,
     ...(treatment.isSolvent === true ? [{ id: 'ctx-solvent-form', what: 'it is carried in alcohol or glycol' }] : []),
   ]

@@ -14,6 +14,8 @@ export interface Treatment {
   makesMgPerL?: number | null
   /** The level a day before: what a ramp is measured from. */
   dayBeforeMgPerL?: number
+  /** With the food: what binds it in the water is not asked about. */
+  isFed?: boolean
   /** In water of its own, for minutes. */
   isBath?: boolean
   /** The product is carried in alcohol or glycol. */

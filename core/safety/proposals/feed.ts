@@ -43,6 +43,7 @@ export function feedConcerns(journal: Journal, feed: ContentOf<'feed'>, { now, e
   if (!water) return []
   const treatment = {
     agent: feed.ingredient,
+    isFed: true,
     ...(feed.courseId !== undefined && { courseId: feed.courseId }),
   }
   return [

@@ -14,9 +14,11 @@ import { directDose } from '../judge/direct-dose.ts'
 import { planConcerns } from '../judge/plans.ts'
 import { nearConcerns } from '../judge/crossing.ts'
 import { concern, type Asking, type Concern } from '../concern.ts'
+import { agentConcerns } from '../judge/interactions.ts'
 import { treatmentConcerns } from '../judge/treat-water.ts'
 import { sensitivityConcerns } from '../judge/sensitivities.ts'
 import { agentName } from '../water/agents.ts'
+import { waterBetween } from '../water/state.ts'
 import { residentOf, residentsIn, type Resident } from '../water/residents.ts'
 
 /** A course's start as it was written and as a change would leave it; null where the journal holds no such course. */
@@ -187,6 +189,14 @@ function sameFishConcerns(
     }))
 }
 
+/** What speaks against an agent in bath water that is made like the tank's: its salt or its hardness. */
+function bathWaterConcerns(journal: Journal, tankId: string, agent: string, at: number): Concern[] {
+  const tank = waterBetween(journal, tankId, at)
+  if (!tank) return []
+  const contexts = tank.contexts.filter(({ id }) => id === 'ctx-hard-or-sea-water')
+  return agentConcerns({ agent, isBath: true }, { ...tank, residents: [], contexts, agents: [] })
+}
+
 /**
  * What speaks against a course's counts of doses and its low salinity, as the water stands. Baths are apart from the water: of
  * them only what the fish do not tolerate counts.
@@ -207,6 +217,9 @@ function roundConcerns(
     if (dose.route !== 'bath')
       return treatmentConcerns(journal, tankId, { agent: dose.agent, dose, courseId }, at, until)
     const fish = animalIds.flatMap((id) => animalById(journal, id) ?? []).map(residentOf)
-    return sensitivityConcerns(fish, { agent: dose.agent, dose, isBath: true })
+    return [
+      ...sensitivityConcerns(fish, { agent: dose.agent, dose, isBath: true }),
+      ...bathWaterConcerns(journal, tankId, dose.agent, at),
+    ]
   })
 }

@@ -56,6 +56,9 @@ export const COURSE_ID = 'life'
 export const BESIDE_ID = 'beside'
 const { clock } = KEEPER_SETTINGS
 
+/** How wide a sore is by a day of its treatment, mm. */
+const lesionOn = (day: number, isFailing: boolean): number => Math.max(0, isFailing ? 6 + 2 * day : 8 - day)
+
 /** Waters that begin outside their band, by what the plan is to put right. */
 const FIRST_LEVELS: Readonly<Record<string, Readonly<Record<string, number>>>> = {
   'nutrient-lower': { no3: 35, po4: 0.25 },
@@ -252,6 +255,10 @@ export class Keeper {
               : { [WHOLE_TANK]: value },
         }
       }
+      case 'look':
+        return {
+          lesions: Object.fromEntries((task.animalIds ?? []).map((id) => [id, { mm: lesionOn(day, isFailing) }])),
+        }
       default:
         return {}
     }

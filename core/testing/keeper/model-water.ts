@@ -80,7 +80,12 @@ export class ModelWater {
     if (content.kind === 'water-change') {
       const share = Math.min(1, content.litres / netL)
       for (const [id, level] of this.levels) {
-        const fresh = id === 'salinity' ? (content.replacement?.salinityPsu ?? level) : (USUAL[this.water][id] ?? 0)
+        const fresh =
+          id === 'salinity'
+            ? (content.replacement?.salinityPsu ?? level)
+            : id === 'copper'
+              ? (content.replacement?.copperMgPerL ?? 0)
+              : (USUAL[this.water][id] ?? 0)
         // New water is matched, but for what was dosed or has gathered.
         if (id === 'copper' || id === 'salinity' || id === 'no3' || id === 'po4')
           this.levels.set(id, level + (fresh - level) * share)

@@ -14,11 +14,13 @@ export function LoadAsked({
   control,
   load,
   isAsked,
+  isByVet,
   problem,
 }: {
   control: Control<StartValues>
   load: number
   isAsked: boolean
+  isByVet: boolean
   problem: Problem | undefined
 }) {
   return (
@@ -35,7 +37,11 @@ export function LoadAsked({
           <CheckField
             control={control}
             name="isLoadAccepted"
-            label={`I have read it: over ${HANDLING_LIMITS.asked} wears a fish down`}
+            label={
+              isByVet
+                ? `A veterinarian has asked for so many baths: over ${HANDLING_LIMITS.asked} wears a fish down`
+                : `I have read it: over ${HANDLING_LIMITS.asked} wears a fish down`
+            }
           />
           {problem && <Wrong role="alert">{problem.message}</Wrong>}
         </>

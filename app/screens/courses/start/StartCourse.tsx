@@ -9,7 +9,7 @@ import { PROSE } from '../../../../core/catalogue/courses/prose.data.ts'
 import { DOSE_SOURCES } from '../../../../core/catalogue/treatments/dose-sources.data.ts'
 import { doseById } from '../../../../core/catalogue/treatments/treatments.ts'
 import { drugsOf } from '../../../../core/courses/amounts/drug-choices.ts'
-import { handlingLoad } from '../../../../core/handling/planned.ts'
+import { handlingLoad, isByVet } from '../../../../core/handling/planned.ts'
 import { drugName } from '../../../../core/courses/names.ts'
 import { coursePreview, hoursBeforeDrug } from '../../../../core/courses/outlook/preview.ts'
 import { NO_ANSWER } from '../../../../core/safety/answers.ts'
@@ -120,7 +120,7 @@ export function StartCourse() {
     form.setValue('rampHours', rampHours)
     form.setValue('direct', direct)
   }
-  const load = handlingLoad(definition, values.options['capture'])
+  const load = handlingLoad(definition, values.options)
   const isStopped = concerns.some(({ override }) => override === 'none')
   return (
     <Page>
@@ -304,6 +304,7 @@ export function StartCourse() {
                 control={form.control}
                 load={load}
                 isAsked={isLoadAsked(definition, values.options)}
+                isByVet={isByVet(definition)}
                 problem={problems['isLoadAccepted']}
               />
             )}
