@@ -27,6 +27,7 @@ export function sightingMarks(sighting: ContentOf<'sighting'>, { journal }: Word
   const look = sighting.session === undefined ? undefined : lookById(sighting.session)
   if (look) told.push(`${told.length === 0 ? 'nothing seen ' : ''}${look.name.toLowerCase()}`)
   if (sighting.breathsPerMinute !== undefined) told.push(`${figures(sighting.breathsPerMinute)} breaths a minute`)
+  if (sighting.affected !== undefined) told.push(`${sighting.affected} of them`)
   if (sighting.lesion) told.push(`sore ${lesionText(sighting.lesion)}`)
   if (told.length === 0 && sighting.words !== undefined) told.push(sighting.words)
   return [

@@ -4,6 +4,7 @@ import { household, kept } from './testing.ts'
 const read = household({
   extra: [
     { ...arrival('plumbum', 'quar', 3, 1, 'Plumbum'), species: 'blue chromis' } as never,
+    { ...arrival('school', 'quar', 4, 5, 'School'), species: 'green chromis' } as never,
     { ...arrival('lemon', 'quar', 4, 1, 'Lemon'), species: 'yellow coris' } as never,
   ],
 })
@@ -157,4 +158,21 @@ test('the same sign said twice otherwise is not kept', () => {
 
 test('whether it was seen at all is kept as a head count', () => {
   expect(kept(read('needle not seen'))[0]).toMatchObject({ seen: false, signs: [] })
+})
+
+describe('how many of a group, and how wide a sore is', () => {
+  const said = (line: string) => {
+    const back = read(line)
+    const [content] = back.state === 'keep' ? kept(back) : []
+    return content?.kind === 'sighting' ? [content.affected ?? null, content.lesion ?? null] : back.state
+  }
+  test.each([
+    ['needle open sore 8 mm, worse', [null, { mm: 8, change: 'worse' }]],
+    ['school 2 of 5 open sore', [2, null]],
+    ['school lying still, 3 of them', [3, null]],
+    ['school 6 of 5 open sore', 'unclear'],
+    ['needle sore 8.5 mm worse', [null, { mm: 8.5, change: 'worse' }]],
+    ['needle sore better', [null, { change: 'better' }]],
+    ['needle lying still', [null, null]],
+  ])('%s', (line, expected) => expect(said(line)).toEqual(expected))
 })

@@ -1,6 +1,7 @@
 import { SIGN_WORDS } from '../catalogue/sign-words.data.ts'
 import { animalLabel, tankOfAnimal, type Animal } from '../household/animals.ts'
 import type { ContentOf } from '../journal/entry.ts'
+import type { LesionChange } from '../watching/lesions.ts'
 import { clausesOf, type Clause } from './clauses.ts'
 import type { Candidate } from './names.ts'
 import { readPhrase, type PhraseRead, type SaidSign } from './phrase.ts'
@@ -167,6 +168,35 @@ function byAnimals(clauses: readonly ReadClause[]): ReadClause[][] {
   return [...parts.values()]
 }
 
+/** “2 of 5”, “2 of them”: how many of one group show it; a sentence where that cannot be. */
+function affectedOf(part: readonly ReadClause[], animals: readonly Animal[]): number | string | null {
+  const said = part.flatMap(({ clause }) => /\b(\d{1,3}) of (?:the )?(\d{1,3}|them)\b/i.exec(clause.text) ?? [])
+  if (said.length === 0) return null
+  const [, some = '', all = ''] = said
+  const [animal] = animals
+  if (animals.length !== 1 || !animal) return 'how many of how many is said of one group at a time'
+  if (Number(some) > animal.count || (all !== 'them' && Number(all) !== animal.count))
+    return `${animalLabel(animal)}: there are ${animal.count} of them`
+  return Number(some)
+}
+
+const SORE = /\b(sore|ulcer|lesion|wound)\b/i
+const CHANGE = /\b(worse|same|better|healed)\b/i
+const CHANGE_ALONE = /^(?:a (?:bit|little) |the |looks |much )?(worse|same|better|healed)$/i
+
+/** “sore 8 mm, worse”: how wide a sore is, and how it is against the last look. */
+function lesionOf(part: readonly ReadClause[]): Sighting['lesion'] | null {
+  const texts = part.map(({ clause }) => clause.text.trim())
+  const at = texts.findIndex((text) => SORE.test(text))
+  if (at < 0) return null
+  const mm = /(\d+(?:[.,]\d+)?) ?mm\b/i.exec(texts[at]!)?.[1]
+  const word = (CHANGE.exec(texts[at]!) ?? CHANGE_ALONE.exec(texts[at + 1] ?? ''))?.[1]
+  const change = word?.toLowerCase() as LesionChange | undefined
+  return mm === undefined && change === undefined
+    ? null
+    : { ...(mm !== undefined && { mm: Number(mm.replace(',', '.')) }), ...(change !== undefined && { change }) }
+}
+
 function sightingOf(part: readonly ReadClause[], happened: string): Sighting | Stop {
   const { animals } = part[0]!.clause
   const tankId = sharedTank(animals)
@@ -185,6 +215,9 @@ function sightingOf(part: readonly ReadClause[], happened: string): Sighting | S
     appetite = read.appetite ?? appetite
     seen = read.seen ?? seen
   }
+  const affected = affectedOf(part, animals)
+  if (typeof affected === 'string') return unclear(affected)
+  const lesion = lesionOf(part)
   return {
     kind: 'sighting',
     happened,
@@ -193,6 +226,8 @@ function sightingOf(part: readonly ReadClause[], happened: string): Sighting | S
     signs: [...signs].map(([sign, present]) => ({ sign, present })),
     ...(appetite !== null && { appetite }),
     ...(seen !== null && { seen }),
+    ...(affected !== null && { affected }),
+    ...(lesion !== null && { lesion }),
     words: part.map(({ clause }) => clause.text).join(', '),
   }
 }

@@ -117,7 +117,7 @@ export const ADD_ONS: readonly Definition[] = [
       { ...METRONIDAZOLE_MEAL, only: { option: 'food', is: ['soaked'] } },
       close,
     ],
-    rules: [MISSED_REDOSE],
+    rules: [{ ...EATING, only: { option: 'food', is: ['soaked'] } }, MISSED_REDOSE],
     water: 'any',
   }),
   addOn({

@@ -107,6 +107,7 @@ const METRONIDAZOLE_MEAL: Step = {
   act: 'feed',
   due: { by: 'doses' },
   track: 'food',
+  needs: ['eating'],
   how: SOAK_HOW,
   caution: METRONIDAZOLE_CAUTION,
 }

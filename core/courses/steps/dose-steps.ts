@@ -1,7 +1,9 @@
 import type { Step } from '../../catalogue/courses/definitions.ts'
 import { doseById } from '../../catalogue/treatments/treatments.ts'
 import { productById } from '../../household/shelf.ts'
+import { animalLabel, type Animal } from '../../household/animals.ts'
 import { bindersAt, tankById } from '../../household/tanks.ts'
+import { conditionsOf, takesFood } from '../../watching/affected.ts'
 import { spanText } from '../../time/words.ts'
 import { measureText } from '../../words/measure.ts'
 import { listed } from '../../words/numbers.ts'
@@ -71,6 +73,24 @@ function changeFirstWords({ journal, facts, settings }: TaskInput, { changeFirst
     : `Change a third of the water first, ${measureText(litres, 'L', settings.units, 3)} ${carriedWords(carried)}: without it the change would lower the ${listed(carried.map(({ word }) => word))}. `
 }
 
+/** Who takes a dose: of medicine in food those that are not known to leave it. */
+function takersOf({ journal, facts, living }: TaskInput, { track }: DosesState) {
+  if (doseById(track.dose)!.route !== 'food') return { animalIds: living, leave: [], isEaten: false }
+  const conditions = conditionsOf(journal, living, facts.now)
+  const takers = takesFood(conditions)
+  return {
+    animalIds: takers.length === 0 ? living : takers.map(({ animal }) => animal.id),
+    leave: conditions.filter(({ eatsNot }) => eatsNot).map(({ animal }) => animal),
+    isEaten: conditions.some(({ eats }) => eats),
+  }
+}
+
+/** What is said of fish that leave the food. */
+const leftFoodWords = (leave: readonly Animal[]): string =>
+  leave.length === 0
+    ? ''
+    : `${listed(leave.map(animalLabel))} ${leave.length === 1 ? 'does' : 'do'} not eat, and ${leave.length === 1 ? 'is' : 'are'} not fed medicine. `
+
 /** The doses to come of one of the course's counts of doses. */
 export function doseTasks(input: TaskInput, step: Step): Draft[] {
   const { facts, living } = input
@@ -78,17 +98,20 @@ export function doseTasks(input: TaskInput, step: Step): Draft[] {
   if (!state || state.state === 'full') return []
   if (facts.course.animalIds.length > 0 && living.length === 0) return []
   const { need } = state.track
+  const takers = takersOf(input, state)
   return state.ahead.map(({ ordinal, ...window }, i) => {
     const tankId = doseTankOf(input, state, window.best)
-    const waitsFor = i === 0 ? [...waitsForOf(input, step), ...boundBy(input, state, tankId)] : []
-    const first = changeFirstWords(input, step, tankId)
+    // Where one fish eats it is fed, though another does not.
+    const asked = takers.isEaten ? { ...step, needs: step.needs?.filter((id) => id !== 'eating') ?? [] } : step
+    const waitsFor = i === 0 ? [...waitsForOf(input, asked), ...boundBy(input, state, tankId)] : []
+    const first = `${changeFirstWords(input, step, tankId)}${leftFoodWords(takers.leave)}`
     return {
       ...base(input, first === '' ? step : { ...step, how: `${first}${step.how ?? ''}` }, ordinal),
       tankId,
       title: need > 1 ? `${step.title}, ${state.done.length + i + 1} of ${need}` : step.title,
       why: whyOf(state, i),
       ...window,
-      animalIds: living,
+      animalIds: takers.animalIds,
       ...amountOf(input, state, tankId),
       ...(waitsFor.length > 0 && { waitsFor }),
     }

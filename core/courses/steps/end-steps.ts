@@ -1,8 +1,11 @@
 import type { Step } from '../../catalogue/courses/definitions.ts'
 import { animalById, animalLabel, residentsBetween } from '../../household/animals.ts'
+import { doseById } from '../../catalogue/treatments/treatments.ts'
 import { bindersAt } from '../../household/tanks.ts'
+import { conditionsOf, takesFood } from '../../watching/affected.ts'
 import { momentBeside } from '../../time/words.ts'
 import { MS_PER_DAY } from '../../time/zone.ts'
+import type { DosesState } from '../tracks/doses.ts'
 import { watchDays, watchFromOf } from '../tracks/watch.ts'
 import {
   base,
@@ -120,9 +123,21 @@ export function closeTask(input: TaskInput, step: Step): Draft | null {
   }
 }
 
+/** Counts of doses that have to be full: medicine in food has not, where no fish takes it and what goes into the water is all given. */
+function dosesOwed({ doses, journal, facts, living }: TaskInput): readonly DosesState[] {
+  const isFood = ({ track }: DosesState) => doseById(track.dose)?.route === 'food'
+  const others = doses.filter((one) => !isFood(one))
+  const isLeft =
+    others.length > 0 &&
+    others.every(({ state }) => state === 'full') &&
+    living.length > 0 &&
+    takesFood(conditionsOf(journal, living, facts.now)).length === 0
+  return isLeft ? others : doses
+}
+
 /** The end of doses: once all are given; told as it would be before. */
 export function closeDosesTask(input: TaskInput, step: Step): Draft | null {
-  const { doses } = input
+  const doses = dosesOwed(input)
   const full = doses.map(({ fullAt }) => fullAt)
   if (full.length === 0 || full.some((at) => at === null)) return null
   const at = Math.max(...full.map((one) => one!))
@@ -130,7 +145,11 @@ export function closeDosesTask(input: TaskInput, step: Step): Draft | null {
   return {
     ...base(input, withHow(step, restoreWords(input)), 0),
     title: step.title,
-    why: isFull ? 'every dose was given' : 'when every dose was given',
+    why: !isFull
+      ? 'when every dose was given'
+      : doses.length < input.doses.length
+        ? 'every dose into the water was given; the food was left'
+        : 'every dose was given',
     notBefore: at,
     best: at,
     notAfter: at + 7 * MS_PER_DAY,

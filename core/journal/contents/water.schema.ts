@@ -88,6 +88,7 @@ export const Sighting = content(
     ),
     session: opt(id('the short look of the day that it was, of the catalogue')),
     minutes: opt(positive('of watching')),
+    affected: opt(count('how many of a group show the signs; all of them where it is left out')),
     seen: opt(Type.Boolean({ description: 'head count: this animal was seen, or not' })),
     seenCount: opt(count('head count: how many of a group were seen, when not all were')),
     words: opt(words('what was written, in the keeper’s words')),

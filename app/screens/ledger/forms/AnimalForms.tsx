@@ -33,6 +33,7 @@ interface SightingValues extends WhenValues {
   physical: string[]
   behaviour: string[]
   breaths: string
+  affected: string
   words: string
 }
 
@@ -57,16 +58,22 @@ export function SightingForm({ tank, day, correcting, onDone }: FormProps<Conten
       appetite: old?.appetite === undefined ? [] : [String(old.appetite)],
       physical: seenBefore('physical'),
       behaviour: seenBefore('behaviour'),
+      affected: old?.affected === undefined ? '' : String(old.affected),
       breaths: old?.breathsPerMinute === undefined ? '' : figures(old.breathsPerMinute),
       words: old?.words ?? '',
       ...start,
     },
   })
+  const picked = form.watch('animalIds')
+  const group = picked.length === 1 ? animals.find(({ id, count }) => id === picked[0] && count > 1) : undefined
   const read = (values: SightingValues, happened: string): FormRead => {
     const problems: Record<string, Problem> = {}
     const breaths = Number(values.breaths)
     if (values.breaths.trim() !== '' && !(breaths >= 5 && breaths <= 400))
       problems['breaths'] = { message: 'a count a minute, 5 to 400: gill beats in 15 seconds, times 4' }
+    const affected = values.affected.trim() === '' || !group ? undefined : Number(values.affected)
+    if (affected !== undefined && !(Number.isInteger(affected) && affected >= 1 && affected <= group!.count))
+      problems['affected'] = { message: `a whole number from 1 to ${group!.count}` }
     const denied = (old?.signs ?? []).filter(({ present }) => !present)
     const present = [...values.physical, ...values.behaviour].map((sign) => ({ sign, present: true }))
     const appetite = values.appetite[0]
@@ -88,6 +95,8 @@ export function SightingForm({ tank, day, correcting, onDone }: FormProps<Conten
       signs: [...present, ...denied],
       ...(appetite !== undefined && { appetite: Number(appetite) }),
       ...(values.breaths.trim() !== '' && { breathsPerMinute: breaths }),
+      ...(affected !== undefined && { affected }),
+      ...(old?.lesion !== undefined && { lesion: old.lesion }),
       ...(values.words.trim() !== '' && { words: values.words.trim() }),
       ...(old?.seen !== undefined && { seen: old.seen }),
       ...(old?.seenCount !== undefined && { seenCount: old.seenCount }),
@@ -112,6 +121,17 @@ export function SightingForm({ tank, day, correcting, onDone }: FormProps<Conten
           <ChipsField control={form.control} name="appetite" label="Eating" options={APPETITES} single />
           <ChipsField control={form.control} name="behaviour" label="Behaviour" options={of('behaviour')} />
           <ChipsField control={form.control} name="physical" label="On the body" options={of('physical')} />
+          {group && (
+            <TextField
+              control={form.control}
+              name="affected"
+              label="How many show it"
+              after={`of ${group.count}`}
+              figure
+              problem={problems['affected']}
+              hint="all of them if left empty"
+            />
+          )}
           <TextField
             control={form.control}
             name="breaths"
