@@ -1,8 +1,9 @@
 import { labElementNamed } from '../catalogue/lab-elements.data.ts'
-import { PARAMETERS, parameterById, type Parameter } from '../catalogue/parameter.ts'
+import { parameterById, type Parameter } from '../catalogue/parameter.ts'
 import type { ContentOf } from '../journal/entry.ts'
 import type { Journal } from '../journal/journal.ts'
 import { guessDayOrder, isDateCell, type DayOrder } from './dates.ts'
+import { parameterNamed, roleNamed, type NameMeaning } from './names.ts'
 import type { Table } from './table.ts'
 
 /** What a column holds: a figure's own column as `of:no3:N`, the parameter and the unit or basis it is in. */
@@ -38,35 +39,6 @@ export function unitsOf(parameter: Parameter): { id: string; label: string }[] {
   return parameter.bases.map(({ id }) => ({ id, label: `${plain} as ${id}` }))
 }
 
-const plainWord = (text: string) =>
-  text
-    .toLowerCase()
-    .replace(/[^a-z0-9]+/g, ' ')
-    .trim()
-
-const ROLES: readonly [ColumnRole, RegExp][] = [
-  ['date', /^(date|day|datum|sampled|sample date|when|date time|timestamp)\b/],
-  ['time', /^(time|hour|uhrzeit)$/],
-  ['tank', /^(tank|aquarium|system|becken)$/],
-  ['name', /^(parameter|element|test|analyte|name|what|measurement)$/],
-  ['value', /^(value|result|concentration|reading|measured|wert|analysis)\b/],
-  ['unit', /^(unit|units|einheit)$/],
-  ['note', /^(note|notes|comment|comments|remark|remarks)$/],
-]
-
-/** The parameter that a column's name means. */
-function parameterNamed(text: string): Parameter | undefined {
-  const words = plainWord(text).split(' ')
-  return (
-    PARAMETERS.find(({ name, aliases, id }) =>
-      [name, id, ...aliases].some((one) => plainWord(one) === words.join(' ')),
-    ) ??
-    PARAMETERS.find(({ name, aliases }) =>
-      [name, ...aliases].some((one) => one.length > 1 && words.includes(plainWord(one))),
-    )
-  )
-}
-
 /** The unit that stands in a column's name, for a parameter; the catalogue's own where none does. */
 function unitNamed(parameter: Parameter, text: string): string {
   const name = text.toLowerCase()
@@ -92,10 +64,9 @@ export function guessColumns({ header, rows }: Table): ColumnMap {
     taken.add(role)
     return role
   }
-  const isLong = header.some((name) => ROLES.some(([role, words]) => role === 'value' && words.test(plainWord(name))))
+  const isLong = header.some((name) => roleNamed(name) === 'value')
   const columns = header.map((name, column): ColumnRole => {
-    const word = plainWord(name)
-    const role = ROLES.find(([, words]) => words.test(word))?.[0]
+    const role = roleNamed(name)
     if (role) return once(role)
     if (isLong) return 'ignore'
     const parameter = parameterNamed(name)
@@ -124,18 +95,25 @@ export function knownColumns(journal: Journal, { header }: Table): ColumnMap | n
   return found ? { columns: found.content.columns as ColumnRole[], dayOrder: found.content.dayOrder } : null
 }
 
-/** How the columns of a table are read, as an entry: a table like it is known the next time. */
+/**
+ * How the columns of a table are read, as an entry: a table like it is known the next time.
+ * @param names what unknown names of its rows were said to mean: known in every file from then on
+ */
 export const columnsEntry = (
   { header }: Table,
   { columns }: ColumnMap,
   dayOrder: DayOrder,
   happened: string,
+  names: Readonly<Record<string, NameMeaning>> = {},
 ): ContentOf<'csv-columns'> => ({
   kind: 'csv-columns',
   happened,
   header: header.map((name) => name.slice(0, HEADER_LETTERS)),
   columns: [...columns],
   dayOrder,
+  ...(Object.keys(names).length > 0 && {
+    names: Object.entries(names).map(([name, is]) => ({ name: name.slice(0, HEADER_LETTERS), is })),
+  }),
 })
 
 /** What is missing before a table can be read; null where nothing is. */

@@ -1,13 +1,15 @@
-import { labElementNamed } from '../catalogue/lab-elements.data.ts'
-import { PARAMETERS, parameterById, typicalUncertainty, type Parameter } from '../catalogue/parameter.ts'
+import type { LabElement } from '../catalogue/lab-elements.data.ts'
+import { parameterById, typicalUncertainty, type Parameter } from '../catalogue/parameter.ts'
 import { tanksOf, type Tank } from '../household/tanks.ts'
 import type { ContentOf } from '../journal/entry.ts'
 import { readingsOf } from '../readings/latest.ts'
 import { readTyped } from '../readings/typed-reading.ts'
 import type { LogContext } from '../logline/types.ts'
 import { iso } from '../time/zone.ts'
+import { figures } from '../words/numbers.ts'
 import type { ColumnMap, ColumnRole } from './columns.ts'
 import { instantFromCells, type DayOrder } from './dates.ts'
+import { meaningOf, type KnownNames } from './names.ts'
 import type { Table } from './table.ts'
 import { figureOfCell, mgPerLabUnit, typedForParameter, unitInName, writesCommas } from './values.ts'
 
@@ -23,6 +25,8 @@ export interface RowsRead {
   /** Readings of the file that the journal holds already. */
   same: number
   problems: RowProblem[]
+  /** Names of rows that mean nothing yet: they are assigned once. */
+  unknown: string[]
 }
 
 export interface ReadRowsInput {
@@ -31,6 +35,8 @@ export interface ReadRowsInput {
   /** The tank of rows that name none. */
   tank: Tank
   context: LogContext
+  /** Names that were assigned before, or are just now. */
+  names?: KnownNames
 }
 
 /** Readings typed into a file once, so without the uncertainty of the kit of today: as such kits usually are. */
@@ -41,14 +47,6 @@ function asFromFile(content: ContentOf<'reading'>, parameter: Parameter): Conten
     origin: 'file',
     ...(content.result.kind === 'value' && { uncertainty: typicalUncertainty(parameter, content.result.value) }),
   }
-}
-
-/** The parameter that a row's name means. */
-const parameterOfRow = (name: string): Parameter | undefined => {
-  const word = name.trim().toLowerCase()
-  const plain = PARAMETERS.find(({ id, name: full, aliases }) => [id, full.toLowerCase(), ...aliases].includes(word))
-  const element = plain ? undefined : labElementNamed(name)
-  return plain ?? (element?.parameter && parameterById(element.parameter.id))
 }
 
 /** The unit of a row as the log line reads it after the figure. */
@@ -65,7 +63,7 @@ const unitToken = (unit: string): string => {
  * @example
  * readRows({ table, map, tank, context }).readings.length
  */
-export function readRows({ table, map, tank, context }: ReadRowsInput): RowsRead {
+export function readRows({ table, map, tank, context, names = new Map() }: ReadRowsInput): RowsRead {
   const { journal, settings, now } = context
   const at = (role: ColumnRole) => map.columns.indexOf(role)
   const [dateAt, timeAt, tankAt, nameAt, valueAt, unitAt] = (
@@ -89,7 +87,10 @@ export function readRows({ table, map, tank, context }: ReadRowsInput): RowsRead
     }
     return held.has(`${subject} ${Date.parse(content.happened)} ${JSON.stringify(content.result)}`)
   }
-  const read: RowsRead = { readings: [], same: 0, problems: [] }
+  const unknown = new Set<string>()
+  const twice = twiceOf(figureColumns)
+  let disagreeing = 0
+  const read: RowsRead = { readings: [], same: 0, problems: [], unknown: [] }
   for (const { line, cells } of table.rows) {
     const problem = (message: string) => read.problems.push({ line, message })
     const ms = instantFromCells(cells[dateAt] ?? '', cells[timeAt] ?? '', map.dayOrder, settings.clock)
@@ -129,16 +130,59 @@ export function readRows({ table, map, tank, context }: ReadRowsInput): RowsRead
       if (isHeld(content)) read.same++
       else read.readings.push(content)
     }
-    for (const { column, parameter, unit } of figureColumns) take(parameter, cells[column] ?? '', unit)
+    const apart = twice.filter(({ one, other }) => disagree(cells, one, other, hasCommas))
+    if (apart.length > 0 && disagreeing++ === 0)
+      problem(
+        `${apart.map(({ one, other }) => `“${table.header[one.column]!}” and “${table.header[other.column]!}”`).join(', ')} disagree: say of one of them that nothing of it is kept`,
+      )
+    const isApart = (column: number) => apart.some(({ one, other }) => column === one.column || column === other.column)
+    const isSecond = (column: number) => twice.some(({ other }) => column === other.column)
+    for (const { column, parameter, unit } of figureColumns)
+      if (
+        !isApart(column) &&
+        !(isSecond(column) && cells[twice.find(({ other }) => other.column === column)!.one.column])
+      )
+        take(parameter, cells[column] ?? '', unit)
     if (nameAt >= 0 && valueAt >= 0) {
       const name = cells[nameAt] ?? ''
-      const parameter = parameterOfRow(name)
-      if (!parameter)
-        problem(name === '' ? 'no name of what was tested' : `“${name}” is nothing that Brinvo keeps readings of`)
-      else take(parameter, cells[valueAt] ?? '', unitToken(unitAt < 0 ? unitInName(name) : (cells[unitAt] ?? '')))
+      const meaning = name === '' ? 'ignore' : meaningOf(name, names)
+      if (name === '') problem('no name of what was tested')
+      else if (meaning === 'unknown') unknown.add(name)
+      else if (meaning !== 'ignore' && !meaning.parameter) problem(`“${name}” is nothing that Brinvo keeps readings of`)
+      else if (meaning !== 'ignore')
+        take(meaning.parameter!, cells[valueAt] ?? '', unitToken(unitAt < 0 ? unitInName(name) : (cells[unitAt] ?? '')))
     }
   }
-  return read
+  return { ...read, unknown: [...unknown] }
+}
+
+interface FigureColumn {
+  column: number
+  parameter: Parameter
+  unit: string
+}
+
+/** Columns of one parameter: in two units or bases. */
+const twiceOf = (columns: readonly FigureColumn[]): { one: FigureColumn; other: FigureColumn }[] =>
+  columns.flatMap((other, i) => {
+    const one = columns.slice(0, i).find(({ parameter }) => parameter.id === other.parameter.id)
+    return one ? [{ one, other }] : []
+  })
+
+/** Figures of one parameter may be this far apart, as a share, and still be one (EA: each is rounded by itself). */
+const ROUNDED_SHARE = 0.1
+
+const isFar = (a: number, b: number): boolean => Math.abs(a - b) > ROUNDED_SHARE * Math.max(Math.abs(a), Math.abs(b))
+
+/** In the basis that the parameter is kept in. */
+const inKept = ({ parameter, unit }: FigureColumn, value: number): number =>
+  value * (parameter.bases?.find(({ id }) => id === unit)?.perIon ?? 1)
+
+/** Whether two columns of one parameter say different things in a row; only bases can be told apart. */
+function disagree(cells: readonly string[], one: FigureColumn, other: FigureColumn, hasCommas: boolean): boolean {
+  const [a, b] = [one, other].map(({ column }) => figureOfCell(cells[column] ?? '', hasCommas))
+  if (!one.parameter.bases || !a || !b || !('value' in a) || !('value' in b)) return false
+  return isFar(inKept(one, a.value), inKept(other, b.value))
 }
 
 /** What a lab's table came to. */
@@ -147,6 +191,9 @@ export interface LabRead {
   /** What the household tests too, as readings beside it. */
   readings: ContentOf<'reading'>[]
   problems: RowProblem[]
+  unknown: string[]
+  /** What was converted, in words: “phosphorus 0.02 mg/L is 0.061 mg/L of phosphate (× 3.066)”. */
+  notes: string[]
 }
 
 /** 95 % half-width of a lab's figure, as a share of the figure (EA: sheets seldom say). */
@@ -164,6 +211,7 @@ export function readLab({
   context,
   sampledAt,
   usualUnit,
+  names = new Map(),
 }: Omit<ReadRowsInput, 'map'> & { map: ColumnMap; sampledAt: number; usualUnit: string }): LabRead {
   const [nameAt, valueAt, unitAt] = (['name', 'value', 'unit'] as const).map((role) => map.columns.indexOf(role)) as [
     number,
@@ -172,7 +220,10 @@ export function readLab({
   ]
   const hasCommas = writesCommas(table.rows.map(({ cells }) => cells[valueAt] ?? ''))
   const results: ContentOf<'lab-result'>['results'] = []
-  const read: LabRead = { result: null, readings: [], problems: [] }
+  const read: LabRead = { result: null, readings: [], problems: [], unknown: [], notes: [] }
+  const unknown = new Set<string>()
+  const readingOf = (parameter: Parameter) => read.readings.find((one) => one.parameter === parameter.id)
+  const disagreeing = new Set<string>()
   const happened = iso(sampledAt)
   for (const { line, cells } of table.rows) {
     const problem = (message: string) => read.problems.push({ line, message })
@@ -180,10 +231,14 @@ export function readLab({
     if (name === '' || cell === '') continue
     const unit = (unitAt < 0 ? '' : (cells[unitAt] ?? '')) || unitInName(name) || usualUnit
     const figure = figureOfCell(cell, hasCommas)
-    const element = labElementNamed(name)
-    const parameter = element ? element.parameter && parameterById(element.parameter.id) : parameterOfRow(name)
+    const meaning = meaningOf(name, names)
+    if (meaning === 'ignore') continue
+    if (meaning === 'unknown') {
+      unknown.add(name)
+      continue
+    }
+    const { element, parameter } = meaning
     if (!figure) problem(`${name}: “${cell}” is no figure`)
-    else if (!element && !parameter) problem(`“${name}” is no element that Brinvo knows: left out`)
     else if (!element && parameter) {
       if (!('value' in figure)) continue
       const typed = readTyped(parameter, `${figure.value} ${unitToken(unit)}`.trim(), tank, happened, context)
@@ -206,13 +261,47 @@ export function readLab({
       results.push({ element: element.id, mgPerL })
       if (!parameter) continue
       const typed = readTyped(parameter, typedForParameter(element, mgPerL), tank, happened, context)
-      if ('message' in typed) problem(typed.message)
-      else if (!read.readings.some((one) => one.parameter === parameter.id))
-        read.readings.push(asFromLab(typed.content))
+      if ('message' in typed) {
+        problem(typed.message)
+        continue
+      }
+      const content = asFromLab(typed.content)
+      const before = readingOf(parameter)
+      const value = valueOf(content)
+      const note = conversionNote(element, parameter, mgPerL, value)
+      if (note !== null) read.notes.push(note)
+      if (!before) read.readings.push(content)
+      else if (value !== null && valueOf(before) !== null && isFar(valueOf(before)!, value))
+        disagreeing.add(parameter.id)
     }
   }
+  for (const id of disagreeing) {
+    const { name } = parameterById(id)!
+    read.problems.push({
+      line: table.headerLine,
+      message: `two rows for ${name} disagree: neither is taken as a reading`,
+    })
+    read.readings = read.readings.filter((one) => one.parameter !== id)
+  }
+  read.unknown = [...unknown]
   if (results.length > 0) read.result = { kind: 'lab-result', happened, tankId: tank.id, results }
   return read
+}
+
+const valueOf = ({ result }: ContentOf<'reading'>): number | null => (result.kind === 'value' ? result.value : null)
+
+/** What a figure was converted to, where the lab states it in another basis than the household. */
+function conversionNote(
+  element: LabElement,
+  parameter: Parameter,
+  mgPerL: number,
+  value: number | null,
+): string | null {
+  const { basis } = element.parameter ?? {}
+  const perIon = parameter.bases?.find(({ id }) => id === basis)?.perIon
+  return basis === undefined || perIon === undefined || value === null
+    ? null
+    : `${element.name} ${figures(mgPerL)} mg/L is ${figures(value)} mg/L of ${parameter.name} (× ${figures(perIon, 4)})`
 }
 
 /** A reading by a lab: not by the tank's kit, and as sure as labs are. */

@@ -1,4 +1,5 @@
 import Papa from 'papaparse'
+import { headerScore } from './names.ts'
 
 /** A row of a table with its place in the file, the header being line 1. */
 export interface TableRow {
@@ -9,6 +10,10 @@ export interface TableRow {
 /** A table of a CSV file: comma, semicolon or tab apart, quoted or not. */
 export interface Table {
   header: readonly string[]
+  /** The line of the file that the names of the columns stand in. */
+  headerLine: number
+  /** Lines above it: a title, the date of the sample. */
+  above: readonly TableRow[]
   rows: readonly TableRow[]
 }
 
@@ -29,22 +34,36 @@ function cellsOf(text: string): string[][] {
   return tried.reduce((best, one) => (one.rows > best.rows ? one : best)).data
 }
 
+/** So far down a file names of columns are looked for. */
+const HEADER_WITHIN = 60
+
+/** The line that the names of columns stand in: the first with the most known names; else the first with two cells that are no figures. */
+function headerIndex(lines: readonly TableRow[]): number {
+  const isWide = ({ cells }: TableRow) => cells.filter((cell) => cell !== '').length > 1
+  const tried = lines.slice(0, HEADER_WITHIN).map((line) => (isWide(line) ? headerScore(line.cells) : 0))
+  const most = Math.max(0, ...tried)
+  if (most >= 2) return tried.indexOf(most)
+  return lines.findIndex(isWide)
+}
+
 /**
- * Reads a CSV text as a table. Empty lines are passed over; the first line with two cells or more is the header: some sheets begin with a title.
+ * Reads a CSV text as a table. Empty lines are passed over; lines above the names of the columns are kept beside it: sheets of labs begin with a
+ * title, the sample's date and an address.
+ * @param headerLine the line that the names stand in, where the keeper pointed at it; found where it is left out
  * @returns what is wrong with it, in words, where it is no table
  * @example
- * readTable('date;NO3\n2026-03-01;12') // { header: ['date', 'NO3'], rows: [{ line: 2, cells: ['2026-03-01', '12'] }] }
+ * readTable('date;NO3\n2026-03-01;12') // { header: ['date', 'NO3'], headerLine: 1, above: [], rows: [{ line: 2, cells: ['2026-03-01', '12'] }] }
  */
-export function readTable(text: string): Table | { problem: string } {
+export function readTable(text: string, headerLine?: number): Table | { problem: string } {
   const data = cellsOf(text.replace(/^\ufeff/, ''))
   const filled = data
     .map((cells, i) => ({ line: i + 1, cells: cells.map((cell) => cell.trim()) }))
     .filter(({ cells }) => cells.some((cell) => cell !== ''))
-  const start = filled.findIndex(({ cells }) => cells.filter((cell) => cell !== '').length > 1)
+  const start = headerLine === undefined ? headerIndex(filled) : filled.findIndex(({ line }) => line === headerLine)
   if (start < 0) return { problem: 'no table in it: a line of column names is expected, and a line a row under it' }
   const header = filled[start]!.cells.map((cell, i) => (cell === '' ? `column ${i + 1}` : cell))
   const rows = filled.slice(start + 1)
   if (rows.length === 0) return { problem: 'only column names, no row under them' }
   if (data.length > MOST_ROWS) return { problem: `over ${MOST_ROWS} rows: bring it in by parts` }
-  return { header, rows }
+  return { header, headerLine: filled[start]!.line, above: filled.slice(0, start), rows }
 }

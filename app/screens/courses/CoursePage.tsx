@@ -46,7 +46,7 @@ import { WorkLeftPanel } from './panels/WorkLeftPanel.tsx'
 import { AlkalinityPanel } from './panels/AlkalinityPanel.tsx'
 import { PANELS, panelKindOf } from './panels/panels.tsx'
 import { Rules } from './Rules.tsx'
-import { vetPageHref } from './vet-page-href.ts'
+import { vetPageHref } from '../../courses/vet-page-href.ts'
 import { definitionLabel } from './start/labels.ts'
 import { WhatIf } from './what-if/WhatIf.tsx'
 

@@ -19,7 +19,7 @@ import { Button, ButtonLink, PlainLink, PrimaryButton } from '../../look/buttons
 import { Missing } from '../../look/Missing.tsx'
 import { Page, PageHead, TwoParts } from '../../look/page.ts'
 import { Bar, Line, Quiet, Stack } from '../../look/text.ts'
-import { vetPageHref } from '../courses/vet-page-href.ts'
+import { vetPageHref } from '../../courses/vet-page-href.ts'
 import { CaseFollowUp } from './CaseFollowUp.tsx'
 import { CaseTitle } from './CaseTitle.tsx'
 import { Happened } from '../../water/Happened.tsx'

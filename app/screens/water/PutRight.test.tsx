@@ -138,7 +138,7 @@ describe('lab and files', () => {
     await screen.findByText(/A lab’s result, or the spreadsheet/)
     file(LAB)
     expect(await screen.findByLabelText('It is')).toHaveValue('lab')
-    expect(screen.getByText(/line 10: “Moonium” is no element/)).toBeInTheDocument()
+    await user.selectOptions(screen.getByLabelText('Moonium'), 'nothing that is kept')
     await user.click(screen.getByRole('button', { name: 'Keep 8 elements and 2 readings' }))
     expect(await screen.findByText('The lab’s result is kept: 8 elements, 2 readings beside it.')).toBeInTheDocument()
     expect(lines('reading').map(({ parameter, origin }) => [parameter, origin])).toEqual([
@@ -148,6 +148,27 @@ describe('lab and files', () => {
     expect(screen.getByText('2 of 8 elements are off; one at a time, within the day’s caps.')).toBeInTheDocument()
     expect(screen.getByText(/70 × sea water. Look for its source: brass/)).toBeInTheDocument()
     expect(screen.getByRole('link', { name: 'Plan it' })).toHaveAttribute('href', '/water/correct?tank=hall&of=k')
+    const field = screen.getByLabelText('Copper in the new water')
+    await user.type(field, '0')
+    expect(await screen.findByText(/^A tenth changed a week: \d+ weeks to/)).toBeInTheDocument()
+    expect(lines('csv-columns')[0]!.names).toEqual([{ name: 'Moonium', is: 'ignore' }])
+    file(LAB)
+    await screen.findByLabelText('It is')
+    expect(screen.queryByLabelText('Moonium')).not.toBeInTheDocument()
+  })
+  test('a lab’s file with lines above its table: its own date is filled in, and another line of names may be pointed at', async () => {
+    const { user } = await open('/water/files?tank=hall')
+    await screen.findByText(/A lab’s result, or the spreadsheet/)
+    file(`Report of the lab\nSample taken: 2026-02-03 09:15\nReport date: 2026-02-20\n${LAB}`)
+    expect(await screen.findByText('As the file says.')).toBeInTheDocument()
+    expect(screen.getByDisplayValue('2026-02-03')).toBeInTheDocument()
+    expect(screen.getByDisplayValue('09:15')).toBeInTheDocument()
+    expect(screen.getByText('Passed over: 3 lines above it.')).toBeInTheDocument()
+    await user.selectOptions(
+      screen.getByLabelText('The columns are named in'),
+      screen.getByRole('option', { name: /^line 5:/ }),
+    )
+    expect(await screen.findByText('Passed over: 4 lines above it.')).toBeInTheDocument()
   })
   test('a spreadsheet: what is not clear is asked, and a table like it is known the next time', async () => {
     const { user, lines } = await open('/water/files?tank=hall')

@@ -29,6 +29,15 @@ export const CsvColumns = content(
       description: 'what each column holds, in the order of the header',
     }),
     dayOrder: oneOf(['ymd', 'dmy', 'mdy'] as const),
+    names: opt(
+      Type.Array(
+        strict({
+          name: Type.String({ minLength: 1, maxLength: 120, description: 'of a row' }),
+          is: Type.String({ maxLength: 60, description: '“el:” an element, “of:” a parameter, or “ignore”' }),
+        }),
+        { maxItems: 200, description: 'names that were not known, and what they mean' },
+      ),
+    ),
   },
   'how the columns of a kind of table are read: asked once, then known',
 )

@@ -12,7 +12,7 @@ import { CORRECTION_SALTS } from '../correction/salts.ts'
 /** Salinity that the reference values are given for, psu. */
 const REFERENCE_PSU = 35
 /** Shares off sea water that are let pass, up and down (EA): the salts of the mix vary by so much. */
-const LET_PASS = { main: { under: 0.1, over: 0.1 }, minor: { under: 0.3, over: 0.5 } } as const
+export const LET_PASS = { main: { under: 0.1, over: 0.1 }, minor: { under: 0.3, over: 0.5 } } as const
 /** A salinity read within a week of the sample is taken as the sample's (EA). */
 const SALINITY_DAYS = 7
 

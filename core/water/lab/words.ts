@@ -23,7 +23,7 @@ export function mendWords({ mend, element, state }: JudgedElement): string | nul
     return `Look for its source: ${element.source}. Then water changes, carbon or a metal resin.`
   if (mend === 'changes')
     return state === 'low'
-      ? 'Do not dose it by guess: a tenth of the water changed each week brings it back; then another lab test.'
+      ? 'Do not dose it by guess: a tenth of the water changed each week brings it back, where the new water holds it; then another lab test.'
       : 'Stop what brings it, and change water.'
   return null
 }

@@ -12,6 +12,8 @@ import { LabResults } from './LabResults.tsx'
 /** A file that was chosen: what it holds, and how its columns are read to begin with. */
 export interface ChosenFile {
   name: string
+  /** The whole file, to be read again where the keeper points at another line of names. */
+  text: string
   table: Table
   map: ColumnMap
   isLab: boolean
@@ -23,15 +25,15 @@ export interface ChosenFile {
 const MOST_MB = 20
 const BYTES_PER_MB = 1024 * 1024
 
-/** The table of a file, or why it is not read; how large it is is asked before. */
-async function tableOf(file: File): Promise<Table | { problem: string }> {
+/** The text of a file, or why it is not read; how large it is is asked before. */
+async function textOf(file: File): Promise<string | { problem: string }> {
   if (file.size > MOST_MB * BYTES_PER_MB)
     return {
       problem: `expected a table of at most ${MOST_MB} MB; this file is ${Math.round(file.size / BYTES_PER_MB)} MB`,
     }
   const bytes = await file.arrayBuffer()
   try {
-    return readTable(new TextDecoder('utf-8', { fatal: true }).decode(bytes))
+    return new TextDecoder('utf-8', { fatal: true }).decode(bytes)
   } catch {
     return {
       problem:
@@ -49,11 +51,15 @@ export function Files() {
   const input = useRef<HTMLInputElement>(null)
   const read = async (file: File) => {
     setDone(null)
-    const table = await tableOf(file)
-    if ('problem' in table) return setChosen({ name: file.name, problem: table.problem })
+    const text = await textOf(file)
+    setChosen(typeof text === 'string' ? choiceOf(file.name, text) : { name: file.name, problem: text.problem })
+  }
+  const choiceOf = (name: string, text: string, headerLine?: number) => {
+    const table = readTable(text, headerLine)
+    if ('problem' in table) return { name, problem: table.problem }
     const known = knownColumns(journal, table)
     const map = known ?? guessColumns(table)
-    setChosen({ name: file.name, table, map, isLab: isLabTable(table, map), isKnown: known !== null })
+    return { name, text, table, map, isLab: isLabTable(table, map), isKnown: known !== null }
   }
   return (
     <Stack $gap={22}>
@@ -87,13 +93,14 @@ export function Files() {
       )}
       {chosen && 'table' in chosen && (
         <BringIn
-          key={`${chosen.name} ${tank.id}`}
+          key={`${chosen.name} ${tank.id} ${chosen.table.headerLine}`}
           tank={tank}
           file={chosen}
           onDone={(words) => {
             setChosen(null)
             setDone(words)
           }}
+          onHeader={(line) => setChosen(choiceOf(chosen.name, chosen.text, line))}
           onLeave={() => setChosen(null)}
         />
       )}

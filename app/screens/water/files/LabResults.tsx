@@ -9,9 +9,12 @@ import {
   type JudgedElement,
   type JudgedLab,
 } from '../../../../core/water/lab/judge.ts'
+import { changesToPass } from '../../../../core/water/lab/changes.ts'
 import { labFigure, mendWords, shareWords } from '../../../../core/water/lab/words.ts'
 import { capital, plural } from '../../../../core/words/numbers.ts'
 import { parameterValue, quantityText } from '../../../../core/words/quantities.ts'
+import { numberIn } from '../../../fields/number-in.ts'
+import { FigureField } from '../../../fields/plain.tsx'
 import { useNow } from '../../../frame/now.tsx'
 import { useHousehold } from '../../../journal/provider.tsx'
 import { Button, ButtonLink } from '../../../look/buttons.ts'
@@ -129,12 +132,13 @@ const foundText = ({ mgPerL, below }: JudgedElement) =>
 function OffElement({ tank, one }: { tank: Tank; one: JudgedElement }) {
   const { element, state, mend } = one
   return (
-    <Line style={{ justifyContent: 'space-between', alignItems: 'baseline' }}>
+    <Line style={{ justifyContent: 'space-between', alignItems: 'baseline', flexWrap: 'wrap' }}>
       <div>
         <strong>{element.name}</strong> <span style={{ color: 'var(--soon)', fontWeight: 650 }}>{STATES[state]}</span>
         <Small>
           {capital(shareWords(one))}. {mendWords(one)}
         </Small>
+        {mend !== null && mend !== 'salt' && !one.isByBand && <ByChanges one={one} />}
       </div>
       <Line $gap={16} style={{ alignItems: 'baseline' }}>
         <Figure $size={20}>{foundText(one)}</Figure>
@@ -143,5 +147,30 @@ function OffElement({ tank, one }: { tank: Tank; one: JudgedElement }) {
         )}
       </Line>
     </Line>
+  )
+}
+
+/** Changes of water, by what the new water holds: without that nobody can say what they do. */
+function ByChanges({ one }: { one: JudgedElement }) {
+  const [text, setText] = useState('')
+  const holds = numberIn(text)
+  const planned = holds === null || holds < 0 ? null : changesToPass(one, holds)
+  return (
+    <div style={{ maxWidth: 320, paddingTop: 6 }}>
+      <FigureField
+        label={`${capital(one.element.name)} in the new water`}
+        after="mg/L"
+        value={text}
+        onChange={setText}
+        hint="by a lab’s test of mixed water, or the salt’s own sheet"
+      />
+      {planned && (
+        <Small role="status">
+          {'cannot' in planned
+            ? `${capital(planned.cannot)}.`
+            : `A tenth changed a week: ${plural(planned.weeks, 'week')} to ${labFigure(planned.toMgPerL)}.`}
+        </Small>
+      )}
+    </div>
   )
 }
