@@ -8,13 +8,25 @@ import { Button, ButtonLink } from '../look/buttons.ts'
 import { Bar, Line, Stack } from '../look/text.ts'
 import { caseName } from '../words/case-entries.ts'
 
+/** The start form of the plan before, with its tank, its case and what was chosen for it. */
+const againHref = (
+  { tankId, caseId }: CoursePlan['course'],
+  { definitionId, choices }: { definitionId: string; choices: readonly string[] },
+): string =>
+  `/courses/new?${new URLSearchParams([
+    ['definition', definitionId],
+    ['tank', tankId],
+    ...choices.map((choice) => ['for', choice]),
+    ...(caseId === null ? [] : [['case', caseId]]),
+  ]).toString()}`
+
 /** It is back: the case opens again, or a new one is begun. */
 export function RelapseBar({ plan }: { plan: CoursePlan }) {
   const { journal } = useHousehold()
   const { keep, busy, unkept } = useKeeping()
   const relapse = relapseOf(journal, plan)
   if (!relapse) return null
-  const { closed, what } = relapse
+  const { closed, what, again } = relapse
   return (
     <Stack $gap={8}>
       <Bar $tone="act">It is back: {what}.</Bar>
@@ -27,6 +39,9 @@ export function RelapseBar({ plan }: { plan: CoursePlan }) {
           <ButtonLink href={`/diagnose/${plan.course.caseId}`}>Its case is open</ButtonLink>
         ) : (
           <ButtonLink href={`/diagnose?tank=${plan.course.tankId}`}>Begin a case</ButtonLink>
+        )}
+        {again && (
+          <ButtonLink href={againHref(plan.course, again)}>Begin “{again.name}” again, as it was set</ButtonLink>
         )}
       </Line>
       {unkept && <UnkeptNote unkept={unkept} />}

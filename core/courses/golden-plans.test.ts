@@ -119,7 +119,7 @@ const GOLDEN: Readonly<Record<string, string>> = {
     'step-1 0; step-1-out 0; step-2 0; step-3 0–21; step-3-evening 0–21; step-3-count 0–21; step-4 0–30; step-5 7–84/7; end 90; step-6 90–132/7; step-7 104–146/7; close 146',
   'dino-sand':
     'step-1 -1; step-1-read -3; step-2 0; step-2-read 0; step-3 1–60; step-3-read 1–60; step-4 3–60/3; step-5 7–84/7; end 90; step-6 90–118/7; close 118',
-  'siphonous-fluconazole': 'step-1 0; step-2 1–21; step-2-read 0–21; step-3 21; close 28',
+  'siphonous-fluconazole': 'step-1-off 0; step-1 0; step-2 1–21; step-2-read 0–21; step-3 21; close 28',
   'cyano-marine-conditions': 'step-1 0–14/2; step-1-count 0–42/7; step-2 0–28; close 42',
   'algae-manual-grazers': 'step-1 0–60/3; step-1-count 0–56/7; step-1-read 0–56/7; step-2 3; close 60',
   'fresh-conditions': 'step-1 0–56/7; step-1-count 0–56/7; step-1-read 0–56/7; close 60',
@@ -128,7 +128,7 @@ const GOLDEN: Readonly<Record<string, string>> = {
   'watch-wait': 'step-1 0–28/7; close 30',
   'bubble-rock': 'step-1 0; step-2 7–56/7; close 56',
   'planaria-fenbendazole':
-    'step-1 -1; step-2 0; step-3 1–3; step-3-count 1–3; step-4 2; step-5 10–14/2; step-5-last 28; close 28',
+    'step-1-out -1; step-1 -1; step-2 0; step-3 1–3; step-3-count 1–3; step-4 2; step-5 10–14/2; step-5-last 28; close 28',
   'anemone-bench': 'step-1 0–14; step-2 7–28/3; close 28',
   'anemone-mop-up': 'step-1 0–20/2; step-1-read 0–20/2; step-2 0–84/7; close 120',
   'vermetid-control': 'step-1 0–84/7; step-1-count 0–175/7; close 180',
@@ -145,7 +145,7 @@ const GOLDEN: Readonly<Record<string, string>> = {
   'nutrient-lower': 'step-1 0; step-2 1–14; step-2-later 17–59/3; close 60',
   'nutrient-raise': 'step-1 0–21; close 60',
   'coral-rest': 'step-1 0–56/7; close 60',
-  aftercare: 'step-1 0; step-2 1–15/2; step-6 7–56/7; close 56',
+  aftercare: 'step-1 0; step-2 1–15/2; rung-carbon 7; step-6 7–56/7; close 56',
   'coral-relocate': 'step-1 0; step-1-count 2–14/3; close 21',
 }
 

@@ -1,4 +1,4 @@
-import type { Act, CountMeasure, PlanPage } from '../catalogue/courses/definitions.ts'
+import type { Act, CountMeasure, PlanPage, Step } from '../catalogue/courses/definitions.ts'
 import type { Part } from '../household/parts.ts'
 import { byUrgency, type Task } from '../schedule/task.ts'
 import type { PlannedBath } from './amounts/planned-bath.ts'
@@ -47,6 +47,12 @@ export interface CourseTask extends Task {
   /** How it is done, and what to look out for: stand beside it before it is done. */
   how?: string
   caution?: string
+  /** What is switched with it. */
+  switches?: NonNullable<Step['switches']>
+  /** Snails, shrimp and urchins that it moves out, or back. */
+  moves?: NonNullable<Step['moves']>
+  /** It is finished only by a written reason. */
+  needsReason?: true
   /** Nobody is at home in its whole window. */
   isAway?: true
 }

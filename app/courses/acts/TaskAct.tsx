@@ -27,6 +27,8 @@ const LazyDipCount = lazy(async () => ({ default: (await import('./DipCountAct.t
 const LazyMeasure = lazy(async () => ({ default: (await import('./counting.ts')).MeasureAct }))
 const LazyLevel = lazy(async () => ({ default: (await import('../../water/LevelLine.tsx')).LevelLine }))
 const LazyHeads = lazy(async () => ({ default: (await import('./HeadCountAct.tsx')).HeadCountAct }))
+const LazySwitches = lazy(async () => ({ default: (await import('./SwitchesAct.tsx')).SwitchesAct }))
+const LazyReason = lazy(async () => ({ default: (await import('./CloseByReason.tsx')).CloseByReason }))
 const LazyLesion = lazy(async () => ({ default: (await import('./LesionAct.tsx')).LesionAct }))
 const LazyCount = lazy(async () => ({ default: (await import('./counting.ts')).CountAct }))
 
@@ -67,9 +69,23 @@ export const ACTS: Record<Act, (props: ActProps) => ReactNode> = {
   move: MoveAct,
   switch: SwitchAct,
   bench: TickAct,
-  tick: TickAct,
+  tick: (props) =>
+    props.task.switches || props.task.moves ? (
+      <Suspense fallback={null}>
+        <LazySwitches {...props} />
+      </Suspense>
+    ) : (
+      <TickAct {...props} />
+    ),
   mark: TickAct,
-  close: CloseAct,
+  close: (props) =>
+    props.task.needsReason ? (
+      <Suspense fallback={null}>
+        <LazyReason {...props} />
+      </Suspense>
+    ) : (
+      <CloseAct {...props} />
+    ),
 }
 
 /** The doing of a task: its caution first, then its button. */

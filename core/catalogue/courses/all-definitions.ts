@@ -1,5 +1,6 @@
 import '../../courses/steps/antibiotic-steps.ts'
 import '../../courses/steps/back-steps.ts'
+import '../../courses/steps/ladder-steps.ts'
 import '../../courses/steps/raise-steps.ts'
 import { ADD_ONS } from './add-ons.data.ts'
 import { ANTIBIOTICS } from './antibiotics.data.ts'

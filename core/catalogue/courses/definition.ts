@@ -300,6 +300,14 @@ export interface Step {
   mgPerL?: number
   /** The procedure of the bench that does it. */
   procedure?: string
+  /** What is switched with it: each is asked about, and kept with it. */
+  switches?: readonly { item: EquipmentItem; running: boolean }[]
+  /** Snails, shrimp and urchins that it moves out of the tank, or back into it: asked which. */
+  moves?: 'crew-out' | 'crew-back'
+  /** A rung of what comes back after an outbreak, from the first up; `times` where several come one by one. */
+  rung?: { times?: number }
+  /** Its days, for `held-days`: held while the outbreak is back. */
+  heldDays?: Exclude<Step['due'], { by: unknown }>
   /** The step whose run at the bench does this one too. */
   partOfBench?: string
   /** The page of the app where it is worked out. */

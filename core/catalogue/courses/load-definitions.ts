@@ -116,7 +116,16 @@ export const DEFINITION_FILES: readonly DefinitionFile[] = [
       return DECLINE_PLANS
     },
   },
-  { ids: ['aftercare'], load: async () => (await import('./plans/aftercare.data.ts')).AFTERCARE },
+  {
+    ids: ['aftercare'],
+    load: async () => {
+      const [{ AFTERCARE }] = await Promise.all([
+        import('./plans/aftercare.data.ts'),
+        import('../../courses/steps/ladder-steps.ts'),
+      ])
+      return AFTERCARE
+    },
+  },
 ]
 
 /**

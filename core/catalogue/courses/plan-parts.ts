@@ -140,10 +140,13 @@ type PlanFields = Pick<
       Definition,
       'products' | 'options' | 'daysOption' | 'restore' | 'isTreatment' | 'looksBack' | 'byPump' | 'notReached'
     >
-  >
+  > & {
+    /** The schedule of its end; the usual one where it is left out. */
+    closeBy?: 'close-plan' | 'close-ladder'
+  }
 
 /** A plan for an outbreak: what all of them share is filled in, the universal stop and the step that closes it too. */
-export const planOf = ({ steps, rules, ...fields }: PlanFields): Definition => ({
+export const planOf = ({ steps, rules, closeBy = 'close-plan', ...fields }: PlanFields): Definition => ({
   kind: 'plan',
   roles: [{ role: 'main', label: 'Tank', must: true }],
   drugs: [],
@@ -153,7 +156,7 @@ export const planOf = ({ steps, rules, ...fields }: PlanFields): Definition => (
   handling: 0,
   restore: [],
   ...fields,
-  steps: [...steps, { id: 'close', title: 'Finish the plan', act: 'close', due: { by: 'close-plan' } }],
+  steps: [...steps, { id: 'close', title: 'Finish the plan', act: 'close', due: { by: closeBy } }],
   rules: [UNIVERSAL_STOP, ...rules],
 })
 

@@ -78,10 +78,11 @@ export const PLAN_PROSE: Readonly<Record<string, DefinitionProse>> = Object.from
   prose('coral-relocate', 'Out of reach or out of the jet, the line marked.', ['Mark which way it faced.']),
   prose(
     'aftercare',
-    'Nutrients, light, grazers and stock back one by one, and a look every week for eight weeks; four clean ones on end are the least.',
+    'Carbon, UV, grazers and stock back one at a time, each after a clean look; a look every week for eight weeks, four clean ones on end at least. When it is back, the last step goes back too.',
     ['Weekly looks go on after "gone": eggs, cocoons, spores and cysts outlast what is seen.'],
     {
-      watch: { coverage: 'clean under five percent', 'pest-count': 'clean at none' },
+      watch: { coverage: 'clean under five percent', 'pest-count': 'clean at none', cells: 'by microscope: what is seen on the sand says too little' },
+      uv: { 'as-before': 'nothing to bring back', 'uv-on': 'at night alone first, then off' },
       light: { 'as-usual': 'nothing to bring back', 'was-dark': 'corals bleach when full light returns at once' },
       crew: { 'crew-in': 'nothing to bring back', 'crew-out': 'one at a time: what still harms shows on one' },
       stock: { none: 'the looks alone', restock: 'what still harms shows on one, and costs one' },

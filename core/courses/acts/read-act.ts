@@ -5,7 +5,10 @@ import { wordContent } from '../../schedule/task.ts'
 import { LESION_STEP } from '../../watching/lesions.ts'
 import { USUAL_MEAL_G } from '../amounts/planned-food.ts'
 import type { CoursePlan } from '../plan.ts'
+import type { Course } from '../course.ts'
 import type { CourseTask } from '../tasks.ts'
+import { iso } from '../../time/zone.ts'
+import { readSwitches, type SwitchAnswer } from './read-switches.ts'
 import type { ActRead } from './act-read.ts'
 import { readBath } from './read-bath.ts'
 import { readDipCount, readMeasure, readPatchScores, type Counted, type HostCount } from './read-count.ts'
@@ -33,6 +36,23 @@ export interface ActAnswer {
   heads?: Heads
   /** Of a look at lesions, by animal. */
   lesions?: Readonly<Record<string, LesionAnswer>>
+  /** What was switched, and who was moved, with a tick that asks for it. */
+  switches?: SwitchAnswer
+  /** Why something is finished that is not reached. */
+  why?: string
+}
+
+/** The end of a course that is not reached: its reason is kept with it. */
+function closeByReason(task: CourseTask, course: Course, why: string, at: number): ActRead {
+  const reason = why.trim()
+  return reason === ''
+    ? { problems: { why: { message: 'a reason: why it is over all the same' } } }
+    : {
+        contents: [
+          { kind: 'course-end', happened: iso(at), courseId: course.id, outcome: 'finished', why: reason },
+          wordContent(task, 'done', at),
+        ],
+      }
 }
 
 const contentsOr = <T>(content: T | null, field: string, message: string) =>
@@ -100,7 +120,12 @@ export function readAct(journal: Journal, plan: CoursePlan, task: CourseTask, an
       return task.step === LESION_STEP
         ? readLesions(task, answer.lesions ?? {}, at)
         : { contents: taskContents(journal, task, course, at) }
+    case 'tick':
+      return task.switches || task.moves
+        ? readSwitches(journal, task, answer.switches ?? {}, at)
+        : { contents: taskContents(journal, task, course, at) }
     case 'close':
+      if (task.needsReason) return closeByReason(task, course, answer.why ?? '', at)
       return { contents: [...taskContents(journal, task, course, at), wordContent(task, 'done', at)] }
     default:
       return { contents: taskContents(journal, task, course, at) }

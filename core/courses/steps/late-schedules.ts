@@ -16,6 +16,10 @@ export type LateScheduleName = Extract<
   | 'change-before-dose'
   | 'clear-doses'
   | 'close-antibiotic'
+  | 'rungs'
+  | 'rung-down'
+  | 'held-days'
+  | 'close-ladder'
 >
 
 const schedules = new Map<LateScheduleName, Schedule>()

@@ -63,7 +63,7 @@ export type Draft = Omit<CourseTask, 'state' | 'postponed'>
  */
 export const base = (
   { facts: { course }, rounds }: TaskInput,
-  step: Pick<Step, 'id' | 'act' | 'caution' | 'how'>,
+  step: Pick<Step, 'id' | 'act' | 'caution' | 'how' | 'switches' | 'moves'>,
   occasion: string | number,
   aliases: readonly string[] = [],
 ) => ({
@@ -75,6 +75,8 @@ export const base = (
   act: step.act,
   ...(step.caution !== undefined && { caution: step.caution }),
   ...(step.how !== undefined && { how: step.how }),
+  ...(step.switches && { switches: step.switches }),
+  ...(step.moves && { moves: step.moves }),
 })
 
 /** The rules that a step needs and that do not hold yet, in words: until then it waits. */

@@ -4,6 +4,7 @@ import { CORAL_DIPS } from '../../catalogue/corals/coral-dips.data.ts'
 import { measureScale } from '../../catalogue/measures.ts'
 import type { ActRead } from '../../courses/acts/act-read.ts'
 import { ruleWord } from '../../courses/acts/task-contents.ts'
+import { crewFor } from '../../courses/acts/read-switches.ts'
 import { readAct, type ActAnswer } from '../../courses/acts/read-act.ts'
 import { WHOLE_TANK, partsOfCount } from '../../courses/acts/read-count.ts'
 import { dipOf, mayHaveDip } from '../../courses/acts/read-dip.ts'
@@ -254,6 +255,15 @@ export class Keeper {
               ? Object.fromEntries(parts.map(({ id }, i) => [id, shareOf(value, i, parts.length, task)]))
               : { [WHOLE_TANK]: value },
         }
+      }
+      case 'close':
+        return { why: 'its weeks are over' }
+      case 'tick': {
+        // Grazers come back one at a time.
+        const animalIds = crewFor(this.journal, task)
+          .slice(0, 1)
+          .map(({ id }) => id)
+        return task.moves === 'crew-back' ? { switches: { crew: { animalIds, toTankId: '' } } } : {}
       }
       case 'look':
         return {

@@ -179,13 +179,25 @@ export const FILM_PLANS: readonly Definition[] = [
     ],
     steps: [
       {
+        id: 'step-1-off',
+        title: 'Carbon out, UV off',
+        act: 'tick',
+        due: { day: 0 },
+        protects: true,
+        switches: [
+          { item: 'carbon', running: false },
+          { item: 'uv', running: false },
+        ],
+        how: 'Both take the medicine out.',
+      },
+      {
         id: 'step-1',
         title: 'Fluconazole once, dissolved',
         act: 'dose',
         due: { day: 0 },
         amount: 'to-level',
         mgPerL: 5,
-        how: 'First cut and siphon as much as can be, off the tank. Carbon out, UV off, skimmer’s cup off but air on.',
+        how: 'First cut and siphon as much as can be, off the tank. Skimmer’s cup off but air on.',
         caution: 'A prescription drug for people in many places, used off-label: label, local law and a licensed aquatic veterinarian decide. Gloves.',
       },
       { id: 'step-2', title: 'Score each patch; siphon dead tufts', act: 'count', measure: 'patch-stage', due: { day: 1, every: 1, until: 21 }, how: 'Green is stage 0, pale 2, white 4, gone 5.' },

@@ -40,8 +40,18 @@ export const PLANARIA_PLANS: readonly Definition[] = [
     ],
     steps: [
       {
+        id: 'step-1-out',
+        title: 'Shrimp, snails and bare-skinned catfish out; carbon out',
+        act: 'tick',
+        due: { day: -1 },
+        protects: true,
+        switches: [{ item: 'carbon', running: false }],
+        moves: 'crew-out',
+        how: 'Snails and shrimp die of it, and so may what they crawl over later.',
+      },
+      {
         id: 'step-1',
-        title: 'Trap overnight; shrimp, snails and bare-skinned catfish out; carbon out',
+        title: 'Trap overnight',
         act: 'count',
         measure: 'pest-count',
         due: { day: -1 },

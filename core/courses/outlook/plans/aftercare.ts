@@ -1,7 +1,8 @@
 import { caseById, type Case } from '../../../diagnosis/cases.ts'
 import type { Journal } from '../../../journal/journal.ts'
 import type { Definition } from '../../../catalogue/courses/definitions.ts'
-import { coursesOf } from '../../course.ts'
+import { coursesOf, type Course } from '../../course.ts'
+import { fullCourseName } from '../../names.ts'
 import type { CoursePlan } from '../../plan.ts'
 
 /** The definition of what follows an outbreak. */
@@ -12,6 +13,7 @@ const LEFT_BY: Readonly<Record<string, readonly string[]>> = {
   'cyano-fresh-blackout': ['was-dark'],
   'water-clear': ['was-dark'],
   'planaria-fenbendazole': ['crew-out'],
+  'dino-uv': ['uv-on', 'crew-out'],
 }
 
 /** Measures by which a film or an alga is judged, and those of a pest. */
@@ -28,9 +30,10 @@ export function aftercareChoices({ id, kind, tracks }: Definition): readonly str
   const measures = tracks.flatMap((track) =>
     track.kind === 'measure' || track.kind === 'series' ? [track.measure] : [],
   )
+  const isCells = measures.some((measure) => measure === 'cells' || measure === 'diatom-share')
   const isPest = kind === 'coral' || measures.some((measure) => PEST_MEASURES.has(measure))
   if (!isPest && !measures.some((measure) => FILM_MEASURES.has(measure))) return null
-  return [isPest ? 'pest-count' : 'coverage', ...(LEFT_BY[id] ?? [])]
+  return [isPest ? 'pest-count' : isCells ? 'cells' : 'coverage', ...(LEFT_BY[id] ?? [])]
 }
 
 /** The course after a plan: what to choose for it, and the one that was begun already. */
@@ -63,6 +66,22 @@ interface Relapse {
   what: string
   /** The closed case that it belongs to; null where the course was begun without one, or the case is open. */
   closed: Case | null
+  /** The plan that had ended it: it is offered again with what was chosen for it. */
+  again: { definitionId: string; name: string; choices: readonly string[] } | null
+}
+
+/** The plan against the outbreak that an aftercare followed: of the same case, else the last that ended in its tank. */
+function planBefore(journal: Journal, after: Course): Relapse['again'] {
+  const before = coursesOf(journal).filter(
+    ({ definition, ended, tankId }) =>
+      aftercareChoices(definition) !== null && tankId === after.tankId && ended !== null && ended.at <= after.startedAt,
+  )
+  const plan =
+    before.findLast(({ caseId }) => caseId !== null && caseId === after.caseId) ??
+    before.toSorted((a, b) => a.ended!.at - b.ended!.at).at(-1)
+  return plan
+    ? { definitionId: plan.definition.id, name: fullCourseName(plan), choices: Object.values(plan.options) }
+    : null
 }
 
 /** Whether what a course looks for is back; null while it is not, and once the course is over. */
@@ -71,5 +90,10 @@ export function relapseOf(journal: Journal, { course, rules }: Pick<CoursePlan, 
   const back = rules.find(({ role, state }) => role === 'escalate' && state === 'holds')
   if (!back) return null
   const found = course.caseId === null ? null : caseById(journal, course.caseId)
-  return { courseId: course.id, what: back.rule, closed: found?.ended ? found : null }
+  return {
+    courseId: course.id,
+    what: back.rule,
+    closed: found?.ended ? found : null,
+    again: planBefore(journal, course),
+  }
 }
