@@ -46,7 +46,8 @@ export function Picture({
   return <img src={address} alt={alt} width={width} height={height} />
 }
 
-function KeptPicture({ content, alt }: { content: ContentOf<'photo'>; alt: string }) {
+/** A picture of the journal, where this device holds it. */
+export function KeptPicture({ content, alt }: { content: ContentOf<'photo'>; alt: string }) {
   const { which } = useHousehold()
   const { data, isPending } = useQuery({
     queryKey: ['photo', which, content.photoId],

@@ -35,6 +35,8 @@ export interface Course {
   /** The sterile tank that the fish go to at the end. */
   moveToTankId: string | null
   overrides: readonly { rule: string; why: string; vetAgreed: boolean }[]
+  /** What was chosen before it was changed: in effect until that instant, ms; in time order. */
+  earlierOptions: readonly { until: number; options: Readonly<Record<string, string>> }[]
   /** The case that it was begun from; null for none. */
   caseId: string | null
   startedAt: number
@@ -80,23 +82,32 @@ function describe(journal: Journal, id: string): Course | null {
   let start: Start | null = null
   let startedAt = 0
   let ended: Course['ended'] = null
+  const earlierOptions: { until: number; options: Record<string, string> }[] = []
   for (const { content, at, struck } of journal.about(`course:${id}`)) {
     if (struck) continue
     if (content.kind === 'course-start') {
       start = content
       startedAt = at
-    } else if (content.kind === 'course-change' && start) start = changed<Start>(start, content.changes)
-    else if (content.kind === 'course-end')
+    } else if (content.kind === 'course-change' && start) {
+      if (content.changes.options) earlierOptions.push({ until: at, options: start.options ?? {} })
+      start = changed<Start>(start, content.changes)
+    }
+    if (content.kind === 'course-end')
       ended = { at, outcome: content.outcome, ...(content.why !== undefined && { why: content.why }) }
   }
-  return start && courseFrom(start, startedAt, ended)
+  return start && courseFrom(start, startedAt, ended, earlierOptions)
 }
 
 /**
  * A course from its start, as it would be once it is in the journal.
  * @returns null where this version does not know the definition or its dose
  */
-export function courseFrom(start: Start, startedAt: number, ended: Course['ended'] = null): Course | null {
+export function courseFrom(
+  start: Start,
+  startedAt: number,
+  ended: Course['ended'] = null,
+  earlierOptions: Course['earlierOptions'] = [],
+): Course | null {
   const { definition: definitionId, tanks, doseId, products } = startInWords(start)
   const definition = definitionById(definitionId)
   const dose = doseId === undefined ? definition && doseById(definition.drugs[0] ?? '') : doseById(doseId)
@@ -122,6 +133,7 @@ export function courseFrom(start: Start, startedAt: number, ended: Course['ended
     moveToTankId: tanks.observe ?? null,
     caseId: start.caseId ?? null,
     overrides: start.overrides ?? [],
+    earlierOptions,
     startedAt,
     ended,
   }

@@ -1,5 +1,6 @@
 import { useState } from 'react'
 import { styled } from 'styled-components'
+import { definitionById } from '../../../core/catalogue/courses/definitions.ts'
 import { isActOff } from '../../../core/courses/acts/act-off.ts'
 import { contentsRead } from '../../../core/courses/acts/act-read.ts'
 import {
@@ -48,13 +49,17 @@ export function DipCountAct({ plan, task, next }: ActProps) {
   const hosts = hostsOfCount(plan, task)
   const [counts, setCounts] = useState<Readonly<Record<string, HostCount>>>({})
   const [isOpen, setIsOpen] = useState(isDip)
+  const [pest, setPest] = useState('')
   const Do = next ? PrimaryButton : Button
   const of = (id: string) => counts[id] ?? NOT_COUNTED
   const set = (id: string, change: Partial<HostCount>) => setCounts({ ...counts, [id]: { ...of(id), ...change } })
   const log = async (isNothing: boolean) => {
-    if (await keep(contentsRead(readDipCount(plan, task, isNothing ? null : counts, thisInstant())))) setCounts({})
+    const read = readDipCount(plan, task, isNothing ? null : counts, thisInstant(), pest === '' ? undefined : pest)
+    if (await keep(contentsRead(read))) setCounts({})
   }
   if (hosts.length === 0) return <Small>No coral is named yet.</Small>
+  const isFound = hosts.some(({ id }) => (of(id).cameOff ?? 0) > 0 || (of(id).eggs ?? 0) > 0)
+  const pests = definitionById(plan.course.definition.id)?.options.find(({ id }) => id === 'pest')?.choices ?? []
   const counted = hosts.filter(({ id }) => of(id).cameOff !== null)
   const isOff = busy || isActOff(task, thisInstant())
   return (
@@ -90,6 +95,22 @@ export function DipCountAct({ plan, task, next }: ActProps) {
             </Row>
           ))}
         </div>
+      )}
+      {isFound && (
+        <label>
+          Which pest was it?{' '}
+          <select value={pest} onChange={(event) => setPest(event.target.value)}>
+            <option value="">not known, or as before</option>
+            {pests
+              .filter(({ id }) => id !== 'none')
+              .map(({ id, label }) => (
+                <option key={id} value={id}>
+                  {label}
+                </option>
+              ))}
+          </select>
+          <Small>It sets the pace of the dips from this round on.</Small>
+        </label>
       )}
       <Line $gap={14}>
         {counted.length === 0 ? (

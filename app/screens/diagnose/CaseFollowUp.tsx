@@ -2,7 +2,8 @@ import type { Case } from '../../../core/diagnosis/cases.ts'
 import type { CaseRanking } from '../../../core/diagnosis/ranking.ts'
 import { Heading, Small, Stack } from '../../look/text.ts'
 import { keepPhotos } from '../../photos/keeping.ts'
-import { Pictures, usePicturesAbout } from '../../photos/Pictures.tsx'
+import { PictureList } from '../../photos/PictureList.tsx'
+import { usePicturesAbout } from '../../photos/Pictures.tsx'
 import { TakePhoto } from '../../photos/TakePhoto.tsx'
 import { Causes } from './CaseCauses.tsx'
 import { Experiments } from './CaseExperiments.tsx'
@@ -40,7 +41,7 @@ function CasePictures({ one }: { one: Case }) {
     <section>
       <Heading>Pictures</Heading>
       <Stack $gap={10} style={{ paddingTop: 10 }}>
-        <Pictures photos={photos} alt="the case" />
+        <PictureList photos={photos} alt="the case" />
         {one.ended === null && (
           <TakePhoto
             what="the case"

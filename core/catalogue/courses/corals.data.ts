@@ -97,6 +97,14 @@ const CYCLE: Definition = {
       how: 'A display without its hosts for so long starves what hatches there. Skip it where they have nowhere to go.',
     },
     {
+      id: 'dark',
+      title: 'Look at every host after dark',
+      act: 'count',
+      measure: 'pest-count',
+      due: { by: 'dark-looks' },
+      how: 'Magnifier and red light, under plates and between polyps: what hides by day comes out.',
+    },
+    {
       id: 'look',
       title: 'Baster over a white cup, every host',
       act: 'count',

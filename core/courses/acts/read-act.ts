@@ -33,6 +33,8 @@ export interface ActAnswer {
   counted?: Counted
   /** Of a round of dips, by coral; nothing on any where it is null. */
   hosts?: Readonly<Record<string, HostCount>> | null
+  /** Which pest was found in a round or at a look. */
+  pest?: string
   heads?: Heads
   /** Of a look at lesions, by animal. */
   lesions?: Readonly<Record<string, LesionAnswer>>
@@ -68,7 +70,7 @@ function readCount(journal: Journal, plan: CoursePlan, task: CourseTask, answer:
     return { contents: headCountContents(journal, { tankId, courseId, taskId: task.id }, animalIds, heads, at) }
   }
   return plan.dips && task.measure !== 'head-count'
-    ? readDipCount(plan, task, answer.hosts ?? null, at)
+    ? readDipCount(plan, task, answer.hosts ?? null, at, answer.pest)
     : readMeasure(journal, plan, task, counted, at)
 }
 

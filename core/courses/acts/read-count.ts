@@ -94,12 +94,14 @@ export const hostsOfCount = (plan: CoursePlan, task: CourseTask): readonly { id:
 /**
  * What came off or was seen, coral by coral.
  * @param counts by coral; null where there was nothing on any
+ * @param pest   which pest it was: it sets the pace from this round on; left out where nobody said
  */
 export function readDipCount(
   plan: CoursePlan,
   task: CourseTask,
   counts: Readonly<Record<string, HostCount>> | null,
   at: number,
+  pest?: string,
 ): ActRead {
   const hosts = hostsOfCount(plan, task)
   const of = (id: string) => counts?.[id] ?? NOT_COUNTED
@@ -117,5 +119,14 @@ export function readDipCount(
         ...(counts === null ? [] : measured('brushed', ({ brushed }) => (brushed ? 1 : null))),
       ]
     : measured('pest-count', ({ cameOff, eggs }) => (cameOff ?? 0) + (eggs ?? 0))
-  return contents.length === 0 ? { problems: { hosts: { message: 'what was on each coral' } } } : { contents }
+  if (contents.length === 0) return { problems: { hosts: { message: 'what was on each coral' } } }
+  const { id: courseId, options } = plan.course
+  const isFound = hosts.some(({ id }) => (of(id).cameOff ?? 0) > 0 || (of(id).eggs ?? 0) > 0)
+  if (pest === undefined || pest === options['pest'] || !isFound) return { contents }
+  return {
+    contents: [
+      ...contents,
+      { kind: 'course-change', happened: iso(at), courseId, changes: { options: { ...options, pest } } },
+    ],
+  }
 }

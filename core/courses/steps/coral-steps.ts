@@ -85,6 +85,7 @@ function looksFrom(
     minute,
     why,
     counts = input.facts.counts,
+    between = 0,
   }: {
     from: number
     until: number
@@ -92,13 +93,17 @@ function looksFrom(
     why: string
     /** Counts that may do a look; all of them where it is left out. */
     counts?: TaskInput['facts']['counts']
+    /** Days that the looks after the first are moved by, so that they fall between what is weekly too. */
+    between?: number
   },
 ): Draft[] {
   const { facts, settings, horizon } = input
   const { clock } = settings
   const drafts: Draft[] = []
   let missed: Draft | null = null
-  for (let day = 0, ordinal = 0; day <= until; day += LOOK_EVERY_DAYS, ordinal++) {
+  const dayOf = (ordinal: number) => Math.max(0, ordinal * LOOK_EVERY_DAYS - (ordinal === 0 ? 0 : between))
+  for (let ordinal = 0; dayOf(ordinal) <= until; ordinal++) {
+    const day = dayOf(ordinal)
     const local = clock.dayOf(from) + day
     if (local > horizon) break
     const best = clock.instantAt(local, minute)
@@ -136,6 +141,9 @@ export function cleanLookTasks(input: TaskInput, step: Step): Draft[] {
   })
 }
 
+/** Looks after dark lie between dips that are a week apart (EA): the first in the first night, then on days 3, 10, 17 and on. */
+const BETWEEN_DIPS_DAYS = 4
+
 /** It is light from then on, where nobody said when the lamps come on (EA). */
 const MORNING_MINUTE = 7 * 60
 const NOON_MINUTE = 12 * 60
@@ -154,6 +162,7 @@ export function darkLookTasks(input: TaskInput, step: Step): Draft[] {
     until: facts.course.requiredDays,
     minute,
     why: 'what eats corals comes out when it is dark',
+    between: BETWEEN_DIPS_DAYS,
     // What was counted by day says nothing of the night; a look is written down until noon after it.
     counts: facts.counts.filter(({ at, measure, taskId }) => {
       const at24 = settings.clock.minuteOf(at)

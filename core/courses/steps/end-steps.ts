@@ -106,9 +106,12 @@ export function closeTask(input: TaskInput, step: Step): Draft | null {
   }
   const at = (days: number) => from + days * MS_PER_DAY
   // What one round has begun its last round ends: eggs live through the first.
-  const toCome = doses.flatMap(({ track, state, givenInAll }) =>
-    state !== 'full' && givenInAll > 0 ? [`the last of the ${track.name}`] : [],
-  )
+  const toCome = doses.flatMap(({ track, state, givenInAll, ahead }) => {
+    if (state === 'full') return []
+    if (givenInAll > 0) return [`the last of the ${track.name}`]
+    // Never begun, and its time is over: nobody waits for it.
+    return ahead[0] && ahead[0].notAfter >= facts.now ? [`the ${track.name}`] : []
+  })
   return {
     ...base(input, withHow(step, restoreWords(input)), seen.signs.length, [`finish/${seen.signs.length}`]),
     tankId: observation?.tankId ?? facts.course.moveToTankId ?? rounds?.tankId ?? facts.course.tankId,

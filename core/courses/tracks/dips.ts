@@ -66,8 +66,13 @@ export interface DipsState {
   seenAt: number | null
 }
 
-/** The pace of a course's dips, by its options. */
-export function paceOf({ options, definition }: CourseRecord['course']): DipPace {
+/**
+ * The pace of a course's dips, by its options.
+ * @param at ms; the options that were in effect then, today's where it is left out
+ */
+export function paceOf(course: CourseRecord['course'], at = Infinity): DipPace {
+  const { definition, earlierOptions } = course
+  const options = earlierOptions.find(({ until }) => at < until)?.options ?? course.options
   const chosen = (id: string) => options[id] ?? definition.options.find((one) => one.id === id)?.choices[0]?.id
   return dipPaceOf(dipPestById(chosen('pest')), (chosen('pace') ?? 'by-maturity') as PaceChoice)
 }
@@ -164,8 +169,10 @@ export function countDips(record: CourseRecord, clock: ZoneClock): DipsState | n
   const track = course.definition.tracks.find((one): one is DipTrack => one.kind === 'rounds' && one.of === 'dip')
   if (!track) return null
   const pace = paceOf(course)
-  const bestAfter = (at: number, rounds = 1): number =>
-    clock.instantAt(clock.dayOf(at) + rounds * pace.intervalDays, course.readAtMinute)
+  const bestAfter = (at: number, rounds = 1, by = pace): number =>
+    clock.instantAt(clock.dayOf(at) + rounds * by.intervalDays, course.readAtMinute)
+  // A pest that was found in a round sets the pace from that round on: it is written down until a day after it.
+  const paceSince = (from: number, to: number): DipPace => paceOf(course, Math.min(to, from + COUNT_LATE_MS))
   const rounds: DipRound[] = []
   const restarts: DipRestart[] = []
   let has = 0
@@ -189,12 +196,15 @@ export function countDips(record: CourseRecord, clock: ZoneClock): DipsState | n
       setBack(at, why)
     }
   }
-  const isLate = (from: number, to: number): boolean => pace.mostDays !== null && to - from > pace.mostDays * MS_PER_DAY
+  const isLate = (from: number, to: number): boolean => {
+    const { mostDays } = paceSince(from, to)
+    return mostDays !== null && to - from > mostDays * MS_PER_DAY
+  }
   for (const round of roundsOf(record)) {
     takeSetBacks(round.at)
     const isAll = round.left.length === 0
     const isSeen = (round.cameOff ?? 0) > 0 || round.eggs > 0
-    const isSoon = whole !== null && round.at < bestAfter(whole) - DIP_EARLY_MS
+    const isSoon = whole !== null && round.at < bestAfter(whole, 1, paceSince(whole, round.at)) - DIP_EARLY_MS
     const state: RoundState = isSeen
       ? 'pest'
       : !isAll

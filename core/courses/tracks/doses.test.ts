@@ -215,3 +215,25 @@ test('the finish waits for a second deworming that is owed, and not for one that
   it.dose(30, '10:00', 'praziquantel', ROUND_MG)
   expect(finish()!.waitsFor).toEqual(['the last of the dewormings'])
 })
+
+test('a late dose is told once, with its number, how late and until when it was due', () => {
+  const worms = quarantine({ definition: 'qt-add-worm' })
+  worms.dose(0, '08:00', 'praziquantel', ROUND_MG)
+  const said = (it: typeof worms, day: number, id: string) =>
+    it
+      .plan(day, '08:00')
+      .warnings.filter((one) => one.id === id)
+      .map(({ text }) => text)
+  expect(said(worms, 12, 'deworm-spacing')).toEqual([
+    expect.stringMatching(
+      /^The second dose of dewormings is late by 3 d, due until .*: what hatched has laid eggs/,
+    ),
+  ])
+  const metro = quarantine({ definition: 'qt-add-metro' })
+  metro.dose(0, '08:00', 'metronidazole', 396)
+  expect(said(metro, 4, 'missed-redose')).toEqual([
+    expect.stringMatching(
+      /^The second dose of metronidazole in the water is late by .*, due until .*\. 1 dose of .* missed/,
+    ),
+  ])
+})
