@@ -225,9 +225,7 @@ test('a late dose is told once, with its number, how late and until when it was 
       .warnings.filter((one) => one.id === id)
       .map(({ text }) => text)
   expect(said(worms, 12, 'deworm-spacing')).toEqual([
-    expect.stringMatching(
-      /^The second dose of dewormings is late by 3 d, due until .*: what hatched has laid eggs/,
-    ),
+    expect.stringMatching(/^The second dose of dewormings is late by 3 d, due until .*: what hatched has laid eggs/),
   ])
   const metro = quarantine({ definition: 'qt-add-metro' })
   metro.dose(0, '08:00', 'metronidazole', 396)
