@@ -2,7 +2,7 @@ import { DEFINITIONS } from '../catalogue/courses/all-definitions.ts'
 import { DOSES } from '../catalogue/treatments/treatments.ts'
 import { RESISTANCE } from '../catalogue/courses/school-parts.ts'
 import { isByVet } from '../handling/planned.ts'
-import { vetPageOf } from '../household/vet-page.ts'
+import { doseLevel, vetPageOf } from '../household/vet-page.ts'
 import type { Content } from '../journal/entry.ts'
 import { concernsOf } from '../safety/concerns.ts'
 import { lesionLooks, looksOnEnd } from '../watching/lesions.ts'
@@ -162,6 +162,7 @@ test('the page for the veterinarian: what these fish were given, seen and live i
   looksAtSore(it, 1, { mm: 8 })
   const page = vetPageOf(it.journal, ['cobalt'], it.ms(3, '08:00'))
   expect(page.given.map(({ content }) => content.kind)).toEqual(['feed', 'dose'])
+  expect(page.given.map((line) => doseLevel(it.journal, line))).toEqual([null, 498 / 60])
   expect(page.water.map(({ content }) => content)).toMatchObject([{ parameter: 'tan', result: { value: 0.2 } }])
   expect(page.seen.map(({ content }) => content)).toMatchObject([{ lesion: { mm: 8 } }])
   expect(vetPageOf(it.journal, ['cobalt'], it.ms(90, '08:00')).given).toEqual([])

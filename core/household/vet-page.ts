@@ -1,7 +1,9 @@
 import type { Content } from '../journal/entry.ts'
 import type { Journal, Line } from '../journal/journal.ts'
 import { MS_PER_DAY } from '../time/zone.ts'
+import { countedMassMg } from '../dosing/counted-mass.ts'
 import { animalById, type Animal } from './animals.ts'
+import { netVolumeAt } from './tanks.ts'
 
 /** How far back a veterinarian is told, days (EA): a course of medicine and what went before it. */
 export const VET_DAYS = 45
@@ -24,6 +26,17 @@ const HAPPENED: ReadonlySet<Content['kind']> = new Set(['water-change', 'move', 
 
 const isMedicine = (content: Content): boolean =>
   MEDICINE.has(content.kind) && (content.kind !== 'feed' || content.ingredient !== undefined)
+
+/**
+ * The level that a dose of the journal made by itself in its tank, mg/L.
+ * @returns null where its mass or the tank's volume is not known, and for what is no dose
+ */
+export function doseLevel(journal: Journal, { content, at }: Line): number | null {
+  if (content.kind !== 'dose') return null
+  const netL = netVolumeAt(journal, content.tankId, at)
+  const massMg = countedMassMg(content)
+  return netL === null || massMg === undefined ? null : massMg / netL
+}
 
 /** The tanks an animal lived in since then. */
 const tanksSince = ({ stays }: Animal, from: number): string[] =>

@@ -1,10 +1,11 @@
 import { useSearchParams } from 'react-router'
+import { ingredientById } from '../../../core/catalogue/ingredient.ts'
 import { animalLabel } from '../../../core/household/animals.ts'
-import { VET_DAYS, vetPageOf } from '../../../core/household/vet-page.ts'
+import { doseLevel, VET_DAYS, vetPageOf } from '../../../core/household/vet-page.ts'
 import { tankById } from '../../../core/household/tanks.ts'
-import type { Line as JournalLine } from '../../../core/journal/journal.ts'
+import type { Journal, Line as JournalLine } from '../../../core/journal/journal.ts'
 import { momentBeside } from '../../../core/time/words.ts'
-import { listed } from '../../../core/words/numbers.ts'
+import { figures, listed } from '../../../core/words/numbers.ts'
 import { quantityText, volume } from '../../../core/words/quantities.ts'
 import { thisInstant } from '../../frame/now.tsx'
 import { useHousehold } from '../../journal/provider.tsx'
@@ -13,6 +14,17 @@ import { Missing } from '../../look/Missing.tsx'
 import { Page, PageHead } from '../../look/page.ts'
 import { Heading, Rows, Small, Stack, Title } from '../../look/text.ts'
 import { contentMarks, marksText, wordingOf } from '../../words/entries.ts'
+
+/** What a dose is of, and the level that it made: “, chelated copper, 0.51 mg/L”. */
+function levelWords(journal: Journal, line: JournalLine): string {
+  const { content } = line
+  const ingredient =
+    content.kind === 'dose' || content.kind === 'bath' ? ingredientById(content.ingredient)?.name : undefined
+  const level = doseLevel(journal, line)
+  return [ingredient, level === null ? undefined : `${figures(level)} mg/L`]
+    .flatMap((word) => (word === undefined ? [] : [`, ${word}`]))
+    .join('')
+}
 
 /** What a veterinarian asks for about some fish, on one page to print or to read out. */
 export function VetPage() {
@@ -41,6 +53,7 @@ export function VetPage() {
             <li key={line.id}>
               <strong>{momentBeside(line.at, now, settings.clock)}</strong>{' '}
               {marksText(contentMarks(line.content, wording))}
+              {levelWords(journal, line)}
             </li>
           ))}
         </Rows>

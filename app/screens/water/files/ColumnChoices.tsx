@@ -21,6 +21,10 @@ const Columns = styled.ul`
   display: grid;
   grid-template-columns: repeat(auto-fill, minmax(250px, 1fr));
   gap: 14px 24px;
+  > li {
+    min-width: 0;
+    overflow: hidden;
+  }
 `
 
 const Select = styled.select`
