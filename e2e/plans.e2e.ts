@@ -147,6 +147,9 @@ test('S15, planaria: asked to confirm first, dosed by the net volume, half chang
   await go(0.1, '/')
   await log(page, 'study count pests 12')
   await go(0.2, new URL(course).pathname)
+  const out = page.getByRole('listitem').filter({ hasText: 'bare-skinned catfish out' })
+  await out.getByRole('button', { name: 'Done', exact: true }).click()
+  await expect(out).toHaveCount(0)
 
   // 0.55 mg/L in 100 L is 55 mg: 0.25 g of 22 % powder.
   await expect(page.getByText('0.25 g').first()).toBeVisible()

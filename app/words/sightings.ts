@@ -1,6 +1,6 @@
 import { signLabel } from '../../core/catalogue/sign-label.ts'
 import type { ContentOf } from '../../core/journal/entry.ts'
-import { lesionText } from '../../core/watching/lesions.ts'
+import { lesionText } from '../../core/watching/lesion-words.ts'
 import { lookById } from '../../core/watching/short-looks.ts'
 import { capital, figures, listed, plural } from '../../core/words/numbers.ts'
 import { plain, type Mark, type Wording } from './marks.ts'

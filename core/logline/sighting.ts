@@ -1,7 +1,7 @@
 import { SIGN_WORDS } from '../catalogue/sign-words.data.ts'
 import { animalLabel, tankOfAnimal, type Animal } from '../household/animals.ts'
 import type { ContentOf } from '../journal/entry.ts'
-import type { LesionChange } from '../watching/lesions.ts'
+import type { LesionChange } from '../watching/lesion-words.ts'
 import { clausesOf, type Clause } from './clauses.ts'
 import type { Candidate } from './names.ts'
 import { readPhrase, type PhraseRead, type SaidSign } from './phrase.ts'

@@ -1,11 +1,5 @@
-import type { ContentOf } from '../journal/entry.ts'
 import type { Journal } from '../journal/journal.ts'
-
-/** How a lesion is against the look before. */
-export type LesionChange = NonNullable<NonNullable<ContentOf<'sighting'>['lesion']>['change']>
-
-/** The step of a course that looks at lesions. */
-export const LESION_STEP = 'lesion'
+import type { LesionChange } from './lesion-words.ts'
 
 /** One look at a lesion. */
 export interface LesionLook {
@@ -54,7 +48,3 @@ export function looksOnEnd(looks: readonly LesionLook[], change: LesionChange): 
   }
   return count
 }
-
-/** A look in words: "8 mm, worse". */
-export const lesionText = ({ mm, change }: { mm?: number | null; change?: LesionChange | null }): string =>
-  [...(mm == null ? [] : [`${mm} mm`]), ...(change == null ? [] : [change === 'same' ? 'the same' : change])].join(', ')

@@ -1,9 +1,12 @@
+import { lazy, Suspense } from 'react'
 import type { CountMeasure } from '../../../core/catalogue/courses/definitions.ts'
 import { measureScale } from '../../../core/catalogue/measures.ts'
 import { FigureField } from '../../fields/plain.tsx'
 import { Stepper } from '../../fields/Stepper.tsx'
 import { Line, Small, Stack } from '../../look/text.ts'
-import { StepChoice } from './StepChoice.tsx'
+
+// Most measures are counted or typed: the drawings of the others come with the first of them.
+const StepChoice = lazy(async () => ({ default: (await import('./StepChoice.tsx')).StepChoice }))
 
 interface MeasureFieldProps {
   measure: CountMeasure
@@ -41,7 +44,9 @@ export function MeasureField(props: MeasureFieldProps) {
       {entry === 'named' ? (
         <>
           {shown !== undefined && <span>{shown}</span>}
-          <StepChoice measure={measure} of={`${label}, ${of}`} value={value} onChange={onValue} />
+          <Suspense fallback={null}>
+            <StepChoice measure={measure} of={`${label}, ${of}`} value={value} onChange={onValue} />
+          </Suspense>
         </>
       ) : (
         <Line $gap={14} style={{ justifyContent: 'space-between' }}>

@@ -6,6 +6,9 @@ interface DefinitionFile {
   load: () => Promise<readonly Definition[]>
 }
 
+/** How sick fish are judged: what is fed, what is told of them. */
+const loadWard = () => import('../../courses/warnings/ward-warnings.ts')
+
 /** Which file holds which definitions. A test holds it against all of them. */
 export const DEFINITION_FILES: readonly DefinitionFile[] = [
   {
@@ -14,15 +17,31 @@ export const DEFINITION_FILES: readonly DefinitionFile[] = [
   },
   {
     ids: ['qt-c-ttm', 'qt-c-velvet', 'qt-c-hybrid'],
-    load: async () => (await import('./transfers.data.ts')).TRANSFER_COURSES,
+    load: async () => {
+      const [{ TRANSFER_COURSES }] = await Promise.all([
+        import('./transfers.data.ts'),
+        import('../../courses/steps/round-steps.ts'),
+      ])
+      return TRANSFER_COURSES
+    },
   },
   {
     ids: ['qt-d-hypo', 'qt-d-fluke', 'qt-e-uronema', 'qt-f-observe', 'qt-g-none', 'qt-freshwater'],
-    load: async () => (await import('./further-schools.data.ts')).FURTHER_SCHOOLS,
+    load: async () => {
+      const [{ FURTHER_SCHOOLS }] = await Promise.all([
+        import('./further-schools.data.ts'),
+        import('../../courses/steps/salinity-steps.ts'),
+        loadWard(),
+      ])
+      return FURTHER_SCHOOLS
+    },
   },
   {
     ids: ['qt-add-worm', 'qt-add-metro', 'qt-add-formalin', 'qt-add-soak'],
-    load: async () => (await import('./add-ons.data.ts')).ADD_ONS,
+    load: async () => {
+      const [{ ADD_ONS }] = await Promise.all([import('./add-ons.data.ts'), loadWard()])
+      return ADD_ONS
+    },
   },
   {
     ids: ['qt-add-kanamycin', 'qt-add-nitrofurazone', 'qt-add-enrofloxacin', 'qt-add-ciprofloxacin'],
@@ -30,6 +49,7 @@ export const DEFINITION_FILES: readonly DefinitionFile[] = [
       const [{ ANTIBIOTICS }] = await Promise.all([
         import('./antibiotics.data.ts'),
         import('../../courses/steps/antibiotic-steps.ts'),
+        loadWard(),
       ])
       return ANTIBIOTICS
     },
@@ -138,4 +158,7 @@ export async function loadDefinitions(ids: Iterable<string>): Promise<void> {
   const wanted = new Set([...ids].filter((id) => definitionById(id) === undefined))
   const files = DEFINITION_FILES.filter((file) => file.ids.some((id) => wanted.has(id)))
   for (const definitions of await Promise.all(files.map(({ load }) => load()))) addDefinitions(definitions)
+  // Courses of fish that need it at once have loaded it; for the others it comes when the page is idle.
+  if (typeof requestIdleCallback === 'function') requestIdleCallback(() => void loadWard())
+  else await loadWard()
 }

@@ -1,5 +1,5 @@
 import type { Content } from '../../journal/entry.ts'
-import type { LesionChange } from '../../watching/lesions.ts'
+import type { LesionChange } from '../../watching/lesion-words.ts'
 import { iso } from '../../time/zone.ts'
 import type { CourseTask } from '../tasks.ts'
 import type { ActRead } from './act-read.ts'

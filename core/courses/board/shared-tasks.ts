@@ -1,5 +1,5 @@
 import { MS_PER_DAY } from '../../time/zone.ts'
-import { LESION_STEP } from '../../watching/lesions.ts'
+import { LESION_STEP } from '../../watching/lesion-words.ts'
 import type { CoursePlan } from '../plan.ts'
 import type { CourseTask } from '../tasks.ts'
 

@@ -1,12 +1,13 @@
 import { animalById, animalLabel } from '../../household/animals.ts'
 import { lesionLooks, looksOnEnd } from '../../watching/lesions.ts'
+import { addJudge } from './late-judges.ts'
 import type { Judged, RuleInput } from './rules.ts'
 
 /** So many looks on end with a worse lesion, and the drug is not the one: issue of the antibiotics (EA). */
 const WORSE_ON_END = 3
 
 /** Whether the lesion of any fish of the course was worse on three looks on end. */
-export function lesionWorse({ journal, facts }: RuleInput): Judged {
+function lesionWorse({ journal, facts }: RuleInput): Judged {
   const { course, now } = facts
   const worst = course.animalIds
     .map((id) => ({ id, count: looksOnEnd(lesionLooks(journal, id, course.startedAt, now), 'worse') }))
@@ -20,3 +21,5 @@ export function lesionWorse({ journal, facts }: RuleInput): Judged {
     limit: WORSE_ON_END,
   }
 }
+
+addJudge('lesion-worse', lesionWorse)

@@ -24,7 +24,7 @@ import type { Watched } from '../record/watched.ts'
 import { eating, eatsAll, notBetter } from './appetite-rules.ts'
 import { dipsRising, lateDip, pestSeen } from './dip-rules.ts'
 import { dewormSpacing, missedRedose, salinityEvent } from './dose-rules.ts'
-import { lesionWorse } from './lesion-rules.ts'
+import { judgedLate } from './late-judges.ts'
 import { compared } from './quantities.ts'
 import { levelEvent, levelKept, twoInRange } from './level-rules.ts'
 import { bathEvent, lateMove, setsDry } from './round-rules.ts'
@@ -314,7 +314,7 @@ function judge(input: RuleInput, condition: Condition, id: string): Judged {
     case 'not-better':
       return notBetter(input)
     case 'lesion-worse':
-      return lesionWorse(input)
+      return judgedLate(condition.judged, input)
     case 'pest-seen':
       return pestSeen(input)
     case 'late-dip':

@@ -3,7 +3,6 @@ import { doseById } from '../../catalogue/treatments/treatments.ts'
 import { productById } from '../../household/shelf.ts'
 import { animalLabel, type Animal } from '../../household/animals.ts'
 import { bindersAt, tankById } from '../../household/tanks.ts'
-import { conditionsOf, takesFood } from '../../watching/affected.ts'
 import { spanText } from '../../time/words.ts'
 import { measureText } from '../../words/measure.ts'
 import { listed } from '../../words/numbers.ts'
@@ -13,6 +12,7 @@ import { doseToward } from '../amounts/planned-dose.ts'
 import { plannedFood } from '../amounts/planned-food.ts'
 import type { DosesState } from '../tracks/doses.ts'
 import { watchFromOf } from '../tracks/watch.ts'
+import { wardNow } from '../ward-when-loaded.ts'
 import { base, waitsForOf, type Draft, type TaskInput } from './step-input.ts'
 
 /** Where a dose goes: to where the fish are then, after the move to where they are watched. @param best ms */
@@ -76,8 +76,9 @@ function changeFirstWords({ journal, facts, settings }: TaskInput, { changeFirst
 /** Who takes a dose: of medicine in food those that are not known to leave it. */
 function takersOf({ journal, facts, living }: TaskInput, { track }: DosesState) {
   if (doseById(track.dose)!.route !== 'food') return { animalIds: living, leave: [], isEaten: false }
-  const conditions = conditionsOf(journal, living, facts.now)
-  const takers = takesFood(conditions)
+  const ward = wardNow()
+  const conditions = ward?.conditionsOf(journal, living, facts.now) ?? []
+  const takers = ward?.takesFood(conditions) ?? []
   return {
     animalIds: takers.length === 0 ? living : takers.map(({ animal }) => animal.id),
     leave: conditions.filter(({ eatsNot }) => eatsNot).map(({ animal }) => animal),

@@ -2,11 +2,11 @@ import type { Step } from '../../catalogue/courses/definitions.ts'
 import { animalById, animalLabel, residentsBetween } from '../../household/animals.ts'
 import { doseById } from '../../catalogue/treatments/treatments.ts'
 import { bindersAt } from '../../household/tanks.ts'
-import { conditionsOf, takesFood } from '../../watching/affected.ts'
 import { momentBeside } from '../../time/words.ts'
 import { MS_PER_DAY } from '../../time/zone.ts'
 import type { DosesState } from '../tracks/doses.ts'
 import { watchDays, watchFromOf } from '../tracks/watch.ts'
+import { wardNow } from '../ward-when-loaded.ts'
 import {
   base,
   restoreWords,
@@ -130,11 +130,13 @@ export function closeTask(input: TaskInput, step: Step): Draft | null {
 function dosesOwed({ doses, journal, facts, living }: TaskInput): readonly DosesState[] {
   const isFood = ({ track }: DosesState) => doseById(track.dose)?.route === 'food'
   const others = doses.filter((one) => !isFood(one))
+  const ward = wardNow()
   const isLeft =
     others.length > 0 &&
     others.every(({ state }) => state === 'full') &&
     living.length > 0 &&
-    takesFood(conditionsOf(journal, living, facts.now)).length === 0
+    ward !== null &&
+    ward.takesFood(ward.conditionsOf(journal, living, facts.now)).length === 0
   return isLeft ? others : doses
 }
 

@@ -8,6 +8,12 @@ export type Schedule = (input: TaskInput, step: Step) => Draft[] | Draft | null
 export type LateScheduleName = Extract<
   ScheduleName,
   | 'raise-today'
+  | 'moves'
+  | 'baths'
+  | 'sets'
+  | 'lower-salinity'
+  | 'raise-salinity'
+  | 'read-salinity'
   | 'bring-back'
   | 'back-looks'
   | 'back-ammonia'

@@ -9,6 +9,7 @@ import { plannedBath } from '../amounts/planned-bath.ts'
 import { SET_REST_HOURS } from '../record/record-parts.ts'
 import { expectedRounds } from '../tracks/rounds.ts'
 import { nextTankId, setState } from '../tracks/sets.ts'
+import { addSchedule } from './late-schedules.ts'
 import { base, type Draft, type TaskInput } from './step-input.ts'
 
 const namesOf = ({ journal, living }: TaskInput): string => {
@@ -20,7 +21,7 @@ const namesOf = ({ journal, living }: TaskInput): string => {
 }
 
 /** The moves to come, each at most the rule's interval after the one before: quarantine.md 7.2. */
-export function moveTasks(input: TaskInput, step: Step): Draft[] {
+function moveTasks(input: TaskInput, step: Step): Draft[] {
   const { facts, rounds, living, journal, settings } = input
   if (!rounds || living.length === 0) return []
   const { maxIntervalHours } = rounds.track.rule
@@ -50,7 +51,7 @@ export function moveTasks(input: TaskInput, step: Step): Draft[] {
 }
 
 /** The baths to come: the first on the way of a move, the second six days after it. */
-export function bathTasks(input: TaskInput, step: Step): Draft[] {
+function bathTasks(input: TaskInput, step: Step): Draft[] {
   const { facts, rounds, living, journal } = input
   const baths = rounds?.baths
   if (!rounds || !baths || living.length === 0) return []
@@ -81,7 +82,7 @@ export function bathTasks(input: TaskInput, step: Step): Draft[] {
 }
 
 /** The set that the fish left is emptied and bleached or dried, early enough to stand for a day before it is used again. */
-export function setTasks(input: TaskInput, step: Step): Draft[] {
+function setTasks(input: TaskInput, step: Step): Draft[] {
   const { facts, rounds, journal } = input
   if (!rounds || rounds.doneAt !== null || rounds.dueBy === null) return []
   const next = nextTankId(facts, rounds)
@@ -100,3 +101,7 @@ export function setTasks(input: TaskInput, step: Step): Draft[] {
     },
   ]
 }
+
+addSchedule('moves', moveTasks)
+addSchedule('baths', bathTasks)
+addSchedule('sets', setTasks)

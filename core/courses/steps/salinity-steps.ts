@@ -8,6 +8,7 @@ import { LOWERING, loweringSteps, RAISING, raisingDays, type SalinityState } fro
 import { evaporationOf } from '../../water/level-line.ts'
 import { SALT_G_PER_L_PSU } from '../../catalogue/procedures/limits.data.ts'
 import { plural } from '../../words/numbers.ts'
+import { addSchedule } from './late-schedules.ts'
 import { base, dayNumber, unreadAfterTopOff, waitsForOf, type Draft, type TaskInput } from './step-input.ts'
 
 /** A step this near its gravity is done: a refractometer reads to 0.001. */
@@ -64,7 +65,7 @@ function swapDrafts(
 }
 
 /** The steps down to the target, and the one that puts it back after it has risen. */
-export function lowerTasks(input: TaskInput, step: Step): Draft[] {
+function lowerTasks(input: TaskInput, step: Step): Draft[] {
   const { facts, salinity } = input
   const { volumeL, course } = facts
   if (!salinity || volumeL === null || input.observation || salinity.clock.state === 'complete') return []
@@ -105,7 +106,7 @@ export function lowerTasks(input: TaskInput, step: Step): Draft[] {
 }
 
 /** The steps up again, a day apart and 0.002 at most: after the full count, told as they would be before it. */
-export function raiseTasks(input: TaskInput, step: Step): Draft[] {
+function raiseTasks(input: TaskInput, step: Step): Draft[] {
   const { facts, salinity, settings } = input
   const { volumeL } = facts
   if (!salinity || volumeL === null || input.observation || salinity.clock.completesAt === null) return []
@@ -143,7 +144,7 @@ export function raiseTasks(input: TaskInput, step: Step): Draft[] {
 }
 
 /** Two readings a day until the salinity is back up; of missed ones the newest alone is told. */
-export function readSalinityTasks(input: TaskInput, step: Step): Draft[] {
+function readSalinityTasks(input: TaskInput, step: Step): Draft[] {
   const { facts, settings, salinity, horizon } = input
   if (!salinity || input.observation) return []
   const { clock } = settings
@@ -177,3 +178,7 @@ export function readSalinityTasks(input: TaskInput, step: Step): Draft[] {
 }
 
 const isRisen = ({ clock }: SalinityState): boolean => clock.state === 'broken'
+
+addSchedule('lower-salinity', lowerTasks)
+addSchedule('raise-salinity', raiseTasks)
+addSchedule('read-salinity', readSalinityTasks)

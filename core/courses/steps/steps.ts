@@ -19,8 +19,6 @@ import { carbonOutTask, clearTask, closeDosesTask, closeTask, moveTask } from '.
 import { closeCountTask, ghostFeedTasks } from './fallow-steps.ts'
 import { diluteTask, rampTask, readAfterCarbon, readTasks, redoseTask } from './level-steps.ts'
 import { closePlanTask, endMarkTask, planTasks, tierChangeTasks } from './plan-steps.ts'
-import { bathTasks, moveTasks, setTasks } from './round-steps.ts'
-import { lowerTasks, raiseTasks, readSalinityTasks } from './salinity-steps.ts'
 import { lateSchedule, lateScheduleOr, type LateScheduleName, type Schedule } from './late-schedules.ts'
 import type { Draft, DrugInput, TaskInput } from './step-input.ts'
 
@@ -40,9 +38,6 @@ const SCHEDULES: Record<Exclude<ScheduleName, LateScheduleName>, Schedule> = {
   join: joinTasks,
   look: lookTasks,
   'move-once': ofDrug(moveTask),
-  moves: moveTasks,
-  baths: bathTasks,
-  sets: setTasks,
   clear: ofDrug(clearTask),
   'carbon-out': carbonOutTask,
   close: closeTask,
@@ -52,9 +47,6 @@ const SCHEDULES: Record<Exclude<ScheduleName, LateScheduleName>, Schedule> = {
   'ghost-feed': ghostFeedTasks,
   'close-count': closeCountTask,
   doses: doseTasks,
-  'lower-salinity': lowerTasks,
-  'raise-salinity': raiseTasks,
-  'read-salinity': readSalinityTasks,
   'look-twice': lookTwiceTasks,
   'close-doses': closeDosesTask,
   dips: dipTasks,

@@ -22,7 +22,8 @@ import type { CourseRecord, Restart } from '../record/record.ts'
 import type { Observation } from '../tracks/watch.ts'
 import { doseSentences } from './dose-warnings.ts'
 import { dryingSentence } from './drying-warning.ts'
-import { signSentence, wardSentences } from './sign-warnings.ts'
+import { wardNow } from '../ward-when-loaded.ts'
+import { signSentence } from './sign-warnings.ts'
 import { dipSentences, fishlessSentences } from './wait-warnings.ts'
 import { leftOf, type Watched } from '../record/watched.ts'
 
@@ -312,7 +313,7 @@ export function warningsOf(input: WarningInput): CourseWarning[] {
     })
   warnings.push(
     leftSentence(input),
-    ...wardSentences(input),
+    ...(wardNow()?.wardSentences(input) ?? []),
     ...planSentences(input),
     ...(observation ? [] : [...roundSentences(input), ...salinitySentences(input)]),
     ...doseSentences(input),
