@@ -27,7 +27,7 @@ export default defineConfig({
               // What judges an entry comes once the first view stands; what courses are written with, water's log and the schemas' words come
               // with the screens that ask for them.
               test: /\/core\/(?!catalogue\/(sign-|handbook|daily-caps|courses\/(school-parts|plan-parts|plans|coverage|wants)|treatments\/(sensitivities|interactions|tank-limits|residues))|evidence|numbers\/(median|typed)|schema\/|courses\/(passport|board|outlook\/restocking)|water\/|transfer\/|readings\/raises|safety\/(?!guarded-kinds|met-copper|alarms|answers))/,
-              minShareCount: 25,
+              minShareCount: 20,
             },
           ],
         },

@@ -7,6 +7,8 @@ export interface Ward {
   conditionsOf: (journal: Journal, animalIds: readonly string[], now: number) => Condition[]
   takesFood: (conditions: readonly Condition[]) => Condition[]
   wardSentences: (input: WarningInput) => CourseWarning[]
+  /** Doses that came too late, too early or too weak. */
+  doseSentences: (input: WarningInput) => CourseWarning[]
 }
 
 let ward: Ward | null = null

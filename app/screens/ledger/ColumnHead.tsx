@@ -1,8 +1,6 @@
-import { useContext } from 'react'
+import { lazy, Suspense, useContext } from 'react'
 import { Link } from 'react-aria-components'
 import { styled } from 'styled-components'
-import { HANDLING_LIMITS } from '../../../core/handling/points.ts'
-import { handlingOf } from '../../../core/handling/recorded.ts'
 import { residentsOf } from '../../../core/household/animals.ts'
 import { animalGroupById } from '../../../core/catalogue/animal-group.ts'
 import { useHousehold } from '../../journal/provider.tsx'
@@ -18,8 +16,10 @@ import { LeadStrip } from '../../courses/LeadStrip.tsx'
 import { tankOfPlan } from '../../courses/usePlans.ts'
 import { phaseWords } from '../../courses/words.ts'
 import { useNow } from '../../frame/now.tsx'
+import { whenIdle } from '../../safety/guard-when-idle.ts'
 import { expectedIn, type Column } from './columns.ts'
 import { PlansContext } from './plans.ts'
+import { Who } from './who.ts'
 
 const Head = styled.div`
   height: 100%;
@@ -46,16 +46,6 @@ const Name = styled(Link)`
   &[data-hovered] {
     text-decoration: underline;
   }
-`
-
-const Who = styled.div`
-  margin-top: 3px;
-  font-size: 14px;
-  line-height: 1.3;
-  color: var(--quiet);
-  overflow: hidden;
-  text-overflow: ellipsis;
-  white-space: nowrap;
 `
 
 const CourseLink = styled(Link)`
@@ -142,7 +132,11 @@ export function ColumnHead({ column: { tank, folded }, onUnfold }: { column: Col
         </Figure>
       </Top>
       <Who>{whoLivesIn(journal, tank) || (expected ? `empty, waits for ${newcomerName(expected)}` : 'empty')}</Who>
-      <Handled tank={tank} />
+      {plans.length > 0 && (
+        <Suspense fallback={null}>
+          <Handled tank={tank} />
+        </Suspense>
+      )}
       {plans.map((plan) => (
         <CourseLine key={plan.course.id} plan={plan} />
       ))}
@@ -150,18 +144,11 @@ export function ColumnHead({ column: { tank, folded }, onUnfold }: { column: Col
   )
 }
 
-/** Fish of a tank that are handled more than a healthy one should be, in the worst week around now. */
-function Handled({ tank }: { tank: Tank }) {
-  const { journal } = useHousehold()
-  const now = useNow()
-  const plans = useContext(PlansContext)
-  if (plans.length === 0) return null
-  const heavy = residentsOf(journal, tank.id).flatMap(({ id }) => {
-    const load = plans.some(({ course }) => course.animalIds.includes(id)) ? handlingOf(journal, id, plans, now) : null
-    return load && load.worst > HANDLING_LIMITS.said ? [`${animalName(journal, id)} ${load.worst}`] : []
-  })
-  return heavy.length === 0 ? null : <Who>handling this week: {heavy.join(', ')}</Who>
-}
+// How often each fish is handled is reckoned once the page has nothing else to do.
+const Handled = lazy(async () => {
+  await new Promise<void>((done) => whenIdle(done))
+  return { default: (await import('./Handled.tsx')).Handled }
+})
 
 /** A course in the head of its tank: its name, its day and its clock. */
 function CourseLine({ plan }: { plan: CoursePlan }) {

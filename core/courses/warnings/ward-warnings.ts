@@ -1,6 +1,7 @@
 import { affectedName, affectedWords, beyondHelp, conditionsOf, takesFood } from '../../watching/affected.ts'
 import { capital, listed } from '../../words/numbers.ts'
 import { provideWard } from '../ward-when-loaded.ts'
+import { doseSentences } from './dose-warnings.ts'
 import type { CourseWarning, WarningInput } from './warnings.ts'
 
 /** What is told of a fish that cannot be helped any more: quarantine.md 2.3, rule-euthanasia (AVMA 2020). No dose is given here. */
@@ -28,4 +29,4 @@ export function wardSentences({ journal, facts: { course, now } }: WarningInput)
   ]
 }
 
-provideWard({ conditionsOf, takesFood, wardSentences })
+provideWard({ conditionsOf, takesFood, wardSentences, doseSentences })

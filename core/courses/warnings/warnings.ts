@@ -20,7 +20,6 @@ import { gravityOfPsu } from '../../salinity/gravity.ts'
 import type { SalinityState } from '../tracks/salinity.ts'
 import type { CourseRecord, Restart } from '../record/record.ts'
 import type { Observation } from '../tracks/watch.ts'
-import { doseSentences } from './dose-warnings.ts'
 import { dryingSentence } from './drying-warning.ts'
 import { wardNow } from '../ward-when-loaded.ts'
 import { signSentence } from './sign-warnings.ts'
@@ -316,7 +315,7 @@ export function warningsOf(input: WarningInput): CourseWarning[] {
     ...(wardNow()?.wardSentences(input) ?? []),
     ...planSentences(input),
     ...(observation ? [] : [...roundSentences(input), ...salinitySentences(input)]),
-    ...doseSentences(input),
+    ...(wardNow()?.doseSentences(input) ?? []),
     ...fishlessSentences(input),
     ...dipSentences(input),
     awaySentence(input),
