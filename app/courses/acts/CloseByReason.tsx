@@ -24,7 +24,7 @@ export function CloseByReason({ plan, task }: ActProps) {
   return (
     <Stack $gap={8}>
       <label>
-        Finish it all the same, because
+        Finish it anyway, because
         <textarea
           value={why}
           maxLength={WORDS_LETTERS}

@@ -48,7 +48,7 @@ export interface ActAnswer {
 function closeByReason(task: CourseTask, course: Course, why: string, at: number): ActRead {
   const reason = why.trim()
   return reason === ''
-    ? { problems: { why: { message: 'a reason: why it is over all the same' } } }
+    ? { problems: { why: { message: 'a reason: why it is over' } } }
     : {
         contents: [
           { kind: 'course-end', happened: iso(at), courseId: course.id, outcome: 'finished', why: reason },
