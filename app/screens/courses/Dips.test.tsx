@@ -126,9 +126,12 @@ describe('a course of dips', () => {
       courseId: 'c',
     }
     const { user, lines } = await open([...HOSTS, cycle(), dip], '/courses/c')
-    await screen.findByRole('button', { name: 'Nothing on any coral' })
+    // The look after dark has a button of the same name.
+    const counting = async () =>
+      within((await screen.findByRole('heading', { name: /^Count what came off/ })).closest('li')!)
+    await (await counting()).findByRole('button', { name: 'Nothing on any coral' })
     await user.click(screen.getByRole('button', { name: 'one more came off, green zoanthids' }))
-    expect(screen.queryByRole('button', { name: 'Nothing on any coral' })).toBeNull()
+    expect((await counting()).queryByRole('button', { name: 'Nothing on any coral' })).toBeNull()
     await user.click(screen.getByRole('button', { name: 'one more eggs, green zoanthids' }))
     await user.click(screen.getByRole('checkbox', { name: 'edges brushed, green zoanthids' }))
     await user.click(screen.getByRole('button', { name: 'Log 1 of 2' }))
@@ -139,7 +142,7 @@ describe('a course of dips', () => {
       ['brushed', 1],
     ])
     // One host is not counted yet: it is asked for again.
-    await user.click(await screen.findByRole('button', { name: 'Nothing on any coral' }))
+    await user.click(await (await counting()).findByRole('button', { name: 'Nothing on any coral' }))
     await waitFor(() => expect(lines('count')).toHaveLength(4))
     const row = within(screen.getByRole('row', { name: /^Psammocora/ }))
     expect(row.getByText('0')).toBeVisible()
