@@ -62,7 +62,11 @@ export function SwitchesAct({ plan, task, next }: ActProps) {
       )}
       {crew.length > 0 && (
         <>
-          <Line $gap={8} role="group" aria-label={moves === 'crew-out' ? 'Animals to move out' : 'Animals to bring back'}>
+          <Line
+            $gap={8}
+            role="group"
+            aria-label={moves === 'crew-out' ? 'Animals to move out' : 'Animals to bring back'}
+          >
             {crew.map((animal) => (
               <CheckChip
                 key={animal.id}
