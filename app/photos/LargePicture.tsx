@@ -1,33 +1,18 @@
-import { Dialog, Heading as AriaHeading, Modal, ModalOverlay } from 'react-aria-components'
+import { Dialog, Heading as AriaHeading } from 'react-aria-components'
 import { styled } from 'styled-components'
 import type { ContentOf } from '../../core/journal/entry.ts'
 import { Button } from '../look/buttons.ts'
+import { DialogBox, Overlay } from '../look/overlay.ts'
 import { Line } from '../look/text.ts'
 import { KeptPicture } from './Pictures.tsx'
 
-const Overlay = styled(ModalOverlay)`
-  position: fixed;
-  inset: 0;
-  background: color-mix(in srgb, var(--ground) 85%, transparent);
-  display: grid;
-  place-items: center;
-  z-index: 20;
-`
-
-const Box = styled(Modal)`
-  background: var(--sheet);
-  border: 1.5px solid var(--ink);
-  border-radius: 2px;
-  padding: 14px;
-  max-width: calc(100vw - 24px);
-  max-height: calc(100dvh - 24px);
-  overflow: auto;
+const Fitted = styled.div`
   img {
     display: block;
+    width: auto;
     max-width: 100%;
     height: auto;
     max-height: calc(100dvh - 130px);
-    width: auto;
   }
 `
 
@@ -42,14 +27,16 @@ export const LargePicture = ({
   onClose: () => void
 }) => (
   <Overlay isOpen isDismissable onOpenChange={(open) => !open && onClose()}>
-    <Box>
+    <DialogBox>
       <Dialog>
         <Line style={{ justifyContent: 'space-between', paddingBottom: 10 }}>
           <AriaHeading slot="title">{title}</AriaHeading>
           <Button onPress={onClose}>Close</Button>
         </Line>
-        <KeptPicture content={content} alt={title} />
+        <Fitted>
+          <KeptPicture content={content} alt={title} />
+        </Fitted>
       </Dialog>
-    </Box>
+    </DialogBox>
   </Overlay>
 )

@@ -1,28 +1,9 @@
-import { Dialog, Heading as AriaHeading, Modal, ModalOverlay } from 'react-aria-components'
-import { styled } from 'styled-components'
+import { Dialog, Heading as AriaHeading } from 'react-aria-components'
 import type { Content } from '../../core/journal/entry.ts'
 import { Button, PrimaryButton } from '../look/buttons.ts'
+import { DialogBox, Overlay } from '../look/overlay.ts'
 import { Line, Stack } from '../look/text.ts'
 import { DoubtList, useDoubts } from './Doubts.tsx'
-
-const Overlay = styled(ModalOverlay)`
-  position: fixed;
-  inset: 0;
-  background: color-mix(in srgb, var(--ground) 70%, transparent);
-  display: grid;
-  place-items: center;
-  z-index: 20;
-`
-
-const Box = styled(Modal)`
-  background: var(--sheet);
-  border: 1.5px solid var(--ink);
-  border-radius: 2px;
-  padding: 20px;
-  width: min(560px, calc(100vw - 24px));
-  max-height: calc(100dvh - 24px);
-  overflow-y: auto;
-`
 
 /**
  * Asks about contents that are about to be kept, wherever they come from: what speaks against them, and what would set it aside.
@@ -40,7 +21,7 @@ export function GuardDialog({
   const doubts = useDoubts(contents)
   return (
     <Overlay isOpen onOpenChange={(open) => !open && onCancel()}>
-      <Box>
+      <DialogBox $width={560}>
         <Dialog>
           <Stack $gap={14}>
             <AriaHeading slot="title">Before you log this</AriaHeading>
@@ -53,7 +34,7 @@ export function GuardDialog({
             </Line>
           </Stack>
         </Dialog>
-      </Box>
+      </DialogBox>
     </Overlay>
   )
 }

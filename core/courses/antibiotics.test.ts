@@ -5,7 +5,7 @@ import { isByVet } from '../handling/planned.ts'
 import { doseLevel, vetPageOf } from '../household/vet-page.ts'
 import type { Content } from '../journal/entry.ts'
 import { concernsOf } from '../safety/concerns.ts'
-import { lesionLooks, looksOnEnd } from '../watching/lesions.ts'
+import { lesionLooks, looksInARow } from '../watching/lesions.ts'
 import { isActOff } from './acts/act-off.ts'
 import { readLesions } from './acts/read-lesions.ts'
 import { sharedTasks } from './board/shared-tasks.ts'
@@ -103,10 +103,10 @@ describe('the sore', () => {
     expect(looksAtSore(it, 4, { mm: 0 })).toBeNull()
     const looks = lesionLooks(it.journal, 'cobalt', 0, it.ms(5, '00:00'))
     expect(looks.map(({ change }) => change)).toEqual([null, 'same', 'worse', 'worse', 'healed'])
-    expect(looksOnEnd(looks.slice(0, 4), 'worse')).toBe(2)
+    expect(looksInARow(looks.slice(0, 4), 'worse')).toBe(2)
   })
 
-  test('three looks on end worse: it says so, with the veterinarian’s page, and names no second drug', () => {
+  test('three looks in a row worse: it says so, with the veterinarian’s page, and names no second drug', () => {
     const it = quarantine({ definition: 'qt-add-nitrofurazone' })
     const rule = (day: number) => it.plan(day, '20:00').rules.find(({ id }) => id === 'lesion-worse')!
     for (const day of [0, 1]) looksAtSore(it, day, { change: 'worse' })

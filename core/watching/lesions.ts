@@ -39,8 +39,8 @@ export function lesionLooks(journal: Journal, animalId: string, from: number, un
   return looks
 }
 
-/** How many of the last looks on end said the same; 0 without any. */
-export function looksOnEnd(looks: readonly LesionLook[], change: LesionChange): number {
+/** How many of the last looks in a row said the same; 0 without any. */
+export function looksInARow(looks: readonly LesionLook[], change: LesionChange): number {
   let count = 0
   for (const look of looks.toReversed()) {
     if (look.change !== change) break

@@ -1,6 +1,7 @@
 import { useState } from 'react'
 import { isActOff } from '../../../core/courses/acts/act-off.ts'
 import { crewFor, readSwitches } from '../../../core/courses/acts/read-switches.ts'
+import { DOWN_STEP } from '../../../core/courses/outlook/plans/ladder.ts'
 import { animalLabel } from '../../../core/household/animals.ts'
 import { tanksOf, type EquipmentItem } from '../../../core/household/tanks.ts'
 import { thisInstant, useNow } from '../../frame/now.tsx'
@@ -21,7 +22,10 @@ export function SwitchesAct({ plan, task, next }: ActProps) {
   const { switches = [], moves, tankId } = task
   const [switched, setSwitched] = useState<readonly EquipmentItem[]>(switches.map(({ item }) => item))
   const crew = crewFor(journal, task)
-  const [picked, setPicked] = useState<readonly string[]>(moves === 'crew-out' ? crew.map(({ id }) => id) : [])
+  const [picked, setPicked] = useState<readonly string[]>(
+    // What is undone is one grazer: only the keeper knows which.
+    moves === 'crew-out' && task.step !== DOWN_STEP ? crew.map(({ id }) => id) : [],
+  )
   const others = tanksOf(journal).filter(({ id }) => id !== tankId)
   const [toTankId, setToTankId] = useState(others.find(({ role }) => role !== 'display')?.id ?? '')
   const [problem, setProblem] = useState<string | null>(null)
@@ -98,7 +102,7 @@ export function SwitchesAct({ plan, task, next }: ActProps) {
       <DoubtList doubts={doubts} />
       <Line>
         <Do onPress={done} isDisabled={isOff || !doubts.isClear}>
-          {plan.course.definition.kind === 'plan' && task.step === 'step-down' ? 'Undone' : 'Done'}
+          {plan.course.definition.kind === 'plan' && task.step === DOWN_STEP ? 'Undone' : 'Done'}
         </Do>
       </Line>
       {unkept && <UnkeptNote unkept={unkept} />}

@@ -24,7 +24,7 @@ const WORSE: Rule = {
   id: 'lesion-worse',
   role: 'escalate',
   when: { judged: 'lesion-worse' },
-  says: 'the sore was worse on three looks on end',
+  says: 'the sore was worse on three looks in a row',
   then: 'take the page for the veterinarian to them: a culture, another drug, or a painless end. No second antibiotic without them',
 }
 

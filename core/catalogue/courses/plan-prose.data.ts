@@ -78,7 +78,7 @@ export const PLAN_PROSE: Readonly<Record<string, DefinitionProse>> = Object.from
   prose('coral-relocate', 'Out of reach or out of the jet, the line marked.', ['Mark which way it faced.']),
   prose(
     'aftercare',
-    'Carbon, UV, grazers and stock back one at a time, each after a clean look; a look every week for eight weeks, four clean ones on end at least. When it is back, the last step goes back too.',
+    'Carbon, UV, grazers and stock back one at a time, each after a clean look; a look every week for eight weeks, at least four clean ones in a row. When it is back, the last step goes back too.',
     ['Weekly looks go on after "gone": eggs, cocoons, spores and cysts outlast what is seen.'],
     {
       watch: { coverage: 'clean under five percent', 'pest-count': 'clean at none', cells: 'by microscope: what is seen on the sand says too little' },

@@ -44,7 +44,7 @@ function lesionTasks(input: TaskInput, step: Step): Draft[] {
       ...base(input, step, dayNumber(input, day)),
       title: step.title,
       why: last.length > 0 ? listed(last) : 'the first look is what the others are held against',
-      notBefore: Math.min(from, Math.max(from, course.startedAt)),
+      notBefore: from,
       best: Math.max(clock.instantAt(day, LOOK.best), course.startedAt),
       notAfter: clock.instantAt(day, LOOK.until),
       animalIds: open,

@@ -72,13 +72,16 @@ interface Relapse {
 
 /** The plan against the outbreak that an aftercare followed: of the same case, else the last that ended in its tank. */
 function planBefore(journal: Journal, after: Course): Relapse['again'] {
-  const before = coursesOf(journal).filter(
-    ({ definition, ended, tankId }) =>
-      aftercareChoices(definition) !== null && tankId === after.tankId && ended !== null && ended.at <= after.startedAt,
-  )
-  const plan =
-    before.findLast(({ caseId }) => caseId !== null && caseId === after.caseId) ??
-    before.toSorted((a, b) => a.ended!.at - b.ended!.at).at(-1)
+  const before = coursesOf(journal)
+    .filter(
+      ({ definition, ended, tankId }) =>
+        aftercareChoices(definition) !== null &&
+        tankId === after.tankId &&
+        ended !== null &&
+        ended.at <= after.startedAt,
+    )
+    .sort((a, b) => a.ended!.at - b.ended!.at)
+  const plan = before.findLast(({ caseId }) => caseId !== null && caseId === after.caseId) ?? before.at(-1)
   return plan
     ? { definitionId: plan.definition.id, name: fullCourseName(plan), choices: Object.values(plan.options) }
     : null
