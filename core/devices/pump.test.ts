@@ -8,6 +8,7 @@ import { MS_PER_DAY, MS_PER_HOUR, zoneClock } from '../time/zone.ts'
 import { probeAlarm, pumpAlarms } from './alarms.ts'
 import { valuesRemembered } from './auto-log.ts'
 import { parameterById } from '../catalogue/parameter.ts'
+import { concernsOf } from '../safety/concerns.ts'
 import { dayRises } from './pump-check.ts'
 import { orderOf, pumpCautions, unwrittenDoses } from './pump-doses.ts'
 import { proposePump } from './pump-proposal.ts'
@@ -174,6 +175,62 @@ describe('before a pump is started', () => {
       ['k', false],
     ])
   })
+  test.each(['reef-sps', 'reef-lps', 'reef-soft'] as const)('%s: a pump and a hand have one cap', (profile) => {
+    const reef = house(
+      { kind: 'tank-change', ...at(-800), tankId: 'hall', changes: { profile } },
+      { kind: 'arrival', ...at(-700), animalId: 'a', tankId: 'hall', species: 'anthias', group: 'other', count: 1 },
+    )
+    const hall = tankById(reef, 'hall')!
+    for (const ml of [25, 30, 50, 60]) {
+      const byPump = dayRises(reef, hall, stock, ml, START).some(({ isOver }) => isOver)
+      const byHand = concernsOf(
+        reef,
+        {
+          kind: 'dose',
+          ...at(0),
+          tankId: 'hall',
+          ingredient: 'potassium-carbonate',
+          amount: ml,
+          unit: 'mL',
+          massMg: ml * 50,
+        },
+        { now: START },
+      ).some(({ rule }) => rule === 'day-cap')
+      // 0.45 and 0.54 dKH, 0.9 and 1.08.
+      expect([ml, byPump, byHand]).toEqual([ml, ml > (profile === 'reef-sps' ? 25 : 50), byPump])
+    }
+  })
+})
+
+test('what a pump doses in a day counts for a dose by hand', () => {
+  const byHand = (journal: Journal) =>
+    concernsOf(
+      journal,
+      {
+        kind: 'dose',
+        ...at(1),
+        tankId: 'hall',
+        ingredient: 'potassium-carbonate',
+        amount: 40,
+        unit: 'mL',
+        massMg: 2000,
+      },
+      { now: on(1) },
+    ).filter(({ rule }) => rule === 'day-cap')
+  const fish: Content = {
+    kind: 'arrival',
+    ...at(-700),
+    animalId: 'a',
+    tankId: 'hall',
+    species: 'anthias',
+    group: 'other',
+    count: 1,
+  }
+  // 40 mL raise alkalinity by 0.72 dKH, the pump's 24 mL by 0.43: each alone is under 1.
+  expect(byHand(house(fish))).toEqual([])
+  expect(byHand(house(fish, plan))).toMatchObject([
+    { what: expect.stringMatching(/1\.15 dKH today, 0\.43\d* dKH by the pump$/) as string },
+  ])
 })
 
 test('what a probe remembers is written down as if somebody had listened', () => {

@@ -144,6 +144,10 @@ export function placeLog(journal: Journal, partId: string): PlaceStay[] {
     .reverse()
 }
 
-/** Whether small-polyp corals live in a tank, by the ledger or by its named corals: some of what they live in moves half as fast. */
+/**
+ * Whether a tank is kept for small-polyp corals: by its profile, the ledger or its named corals. Some of what they live in moves half as fast,
+ * whether a pump doses it or a hand.
+ */
 export const hasSmallPolyps = (journal: Journal, tankId: string): boolean =>
+  tankById(journal, tankId)?.profile === 'reef-sps' ||
   [...residentsOf(journal, tankId), ...coralsOf(journal, tankId)].some(({ group }) => group === 'coral-sps')

@@ -25,7 +25,7 @@ function course(definition: string, options: Record<string, string> = {}) {
 }
 
 describe('potassium by hand, in 100 L', () => {
-  test('350 mg/L: no dose before today’s test; then 10 mg/L under the careful cap, 20 mL in four portions of 5', () => {
+  test('350 mg/L: no dose before today’s test; then 10 mg/L under the careful cap, of 20 mL a portion of 5', () => {
     const it = course('element-correct', { element: 'k' })
     it.read(-3, 'k', 350)
     expect(it.due(0.6)).toEqual([])
@@ -35,17 +35,70 @@ describe('potassium by hand, in 100 L', () => {
     expect(task).toMatchObject({
       step: 'step-2-dose',
       ingredient: 'potassium-chloride',
-      title: 'Raise potassium today: kcl stock',
+      title: 'Raise potassium today: kcl stock, portion 1 of 4',
       why: 'by today’s test; 5 days like this make 400 mg/L',
-      makes: '350 mg/L → 360 mg/L',
-      dose: { amount: 20, unit: 'mL', productId: 'kcl' },
+      makes: '350 mg/L → 353 mg/L',
+      dose: { amount: 5, unit: 'mL', productId: 'kcl' },
       state: 'due',
     })
-    expect(task!.how).toBe('In 4 portions of 5 mL, hours apart; logged once they are in.')
+    expect(task!.how).toBe('One portion now, slowly, into strong flow; the next two hours later.')
     // What is minded stands beside it.
     expect(task!.caution).toMatch(/second kit or a lab .*Test before each day’s dose/)
   })
-  test('once it is in, none until the test of the next day', () => {
+  test('each press logs one portion; the next two hours later, four in any twenty hours, from the test before the first', () => {
+    const it = course('element-correct', { element: 'k' })
+    const hour = (n: number) => 0.5 + n / 24
+    /** The portion that is due, its mL and the hour from which it may go in; logged by its own task. */
+    const press = (at: number, mL?: number) => {
+      const [task] = it.due(hour(at))
+      it.write({
+        kind: 'dose',
+        ...it.at(hour(at)),
+        tankId: 'tank',
+        taskId: task!.id,
+        ingredient: 'potassium-chloride',
+        productId: 'kcl',
+        amount: mL ?? task!.dose!.amount!,
+        unit: 'mL',
+        massMg: 50 * (mL ?? task!.dose!.amount!),
+      })
+    }
+    const next = (at: number) =>
+      it.due(hour(at)).map(({ title, dose, notBefore, makes }) => ({
+        portion: title.slice(-6),
+        mL: dose!.amount,
+        from: Math.round((notBefore - it.ms(0.5)) / 3_600_000),
+        makes,
+      }))
+    it.read(hour(0), 'k', 350)
+    press(1)
+    expect(next(1.1)).toEqual([{ portion: '2 of 4', mL: 5, from: 3, makes: '353 mg/L → 355 mg/L' }])
+    expect(it.due(hour(1.1))[0]!.state).not.toBe('due')
+    press(3)
+    // A test in between is no new start, and of what is left each portion has its share: 10 mL less 1 in two.
+    it.read(hour(4), 'k', 355)
+    press(5, 1)
+    expect(next(7)).toEqual([{ portion: '4 of 4', mL: 9, from: 7, makes: '356 mg/L → 360 mg/L' }])
+    press(11)
+    expect(next(11.5)).toEqual([])
+    // The next day: from its test, and not before the first of the last four is twenty hours ago.
+    it.read(hour(13), 'k', 359)
+    expect(next(13)).toMatchObject([{ portion: '1 of 4', from: 21 }])
+    press(21)
+    expect(next(21.5)).toMatchObject([{ portion: '2 of 4', from: 23 }])
+    press(23)
+    press(25)
+    // The fourth would be the fifth portion within twenty hours of yesterday evening's.
+    expect(next(25)).toMatchObject([{ portion: '4 of 4', from: 31 }])
+  })
+  test('a syringe that cannot measure a quarter of it has fewer, larger portions', () => {
+    const it = planCourse('element-correct', { options: { element: 'k' } })
+    it.write({ ...STOCKS[0]!, measure: { tool: 'syringe', step: 6 } } as Content)
+    it.read(0.6, 'k', 350)
+    const [task] = it.plan(0.7).tasks.filter(({ act }) => act === 'dose')
+    expect(task).toMatchObject({ title: expect.stringMatching(/portion 1 of 3$/) as string, dose: { amount: 6 } })
+  })
+  test('once a whole dose of another hand is in, none until the test of the next day', () => {
     const it = course('element-correct', { element: 'k' })
     it.read(0.6, 'k', 350)
     it.dose(0.7, 'potassium-chloride', 1000)
@@ -118,7 +171,7 @@ describe('potassium by hand, in 100 L', () => {
     // The chloride raises potassium alone: 10 mg/L in 100 L are 1.91 g of it.
     expect(task).toMatchObject({
       ingredient: 'potassium-chloride',
-      dose: { amount: expect.closeTo(1.91, 2), unit: 'g' },
+      dose: { amount: expect.closeTo(1.91 / 4, 2), unit: 'g' },
     })
     expect(task!.why).toMatch(why)
   })
@@ -181,11 +234,12 @@ describe('potassium by hand, in 100 L', () => {
     expect(it.due(0.7)).toMatchObject([
       {
         ingredient: 'sodium-bicarbonate',
-        dose: { amount: 1.31, unit: 'g' },
-        how: 'In 2 portions of 0.655 g, hours apart; logged once they are in.',
+        title: 'Raise alkalinity today: baking soda, portion 1 of 2',
+        // Never more than the share of 0.655 g.
+        dose: { amount: 0.65, unit: 'g' },
       },
     ])
-    expect(it.due(0.7)[0]!.makes).toMatch(/^7\.0 dKH → 7\.4 dKH$/)
+    expect(it.due(0.7)[0]!.makes).toMatch(/^7\.0 dKH → 7\.2 dKH$/)
   })
   test.each([
     ['moves a little: its last value is dosed by', 0.01, 1],

@@ -1,11 +1,13 @@
 import type { RaiseStep } from '../../catalogue/courses/definitions.ts'
+import { countedMassMg } from '../../dosing/counted-mass.ts'
 import { ingredientById } from '../../catalogue/ingredient.ts'
 import { bandFor, parameterById, type Parameter } from '../../catalogue/parameter.ts'
 import { pumpsInTank } from '../../devices/pumps-in-tank.ts'
 import type { Settings } from '../../household/settings.ts'
 import { shelfOf, type ShelfProduct } from '../../household/shelf.ts'
 import type { Tank } from '../../household/tanks.ts'
-import type { Journal } from '../../journal/journal.ts'
+import type { ContentOf } from '../../journal/entry.ts'
+import type { Journal, Line } from '../../journal/journal.ts'
 import { holds, levelsOf, valuesOf } from '../../readings/evidence.ts'
 import { raisedBy } from '../../readings/raises.ts'
 import { dayApart } from '../rules/quantities.ts'
@@ -22,41 +24,55 @@ export interface RaiseToday {
   salt: CorrectionSalt
   product: ShelfProduct | null
   testedAt: number
-  /** Today's reading, and what the whole dose makes of it before anything is taken up; in the parameter's unit. */
+  /** Today's reading with the portions that went in since, and what this portion makes of it before anything is taken up; in the parameter's unit. */
   from: number
   to: number
   /** What it is raised to over the days. */
   aim: number
   plan: RaisePlan
-  /** Of the product on the shelf; without one, in grams of the dry salt. */
+  /** One portion of the product on the shelf; without one, in grams of the dry salt. */
   dose: PlannedDose
+  /** Which of the day's portions it is, from 1, and how many there are. */
+  portion: { number: number; of: number }
+  /** The portion must not go in before this instant, ms. */
+  notBefore: number
   /** The salt that would have been taken, and what it must not raise as well today; null where the usual one is. */
   insteadOf: { salt: CorrectionSalt; why: 'over-band' | 'rising' | 'not-tested'; side: Parameter } | null
 }
 
 /**
- * So long before a dose none that raises the same may have gone in, hours (EA): a dose of last evening and one of this morning would be two
- * days' caps in one night.
+ * A day's dose spans this many hours (EA): all portions of one day's cap go in within any 20 h, and nothing else that raises the same. A dose
+ * of last evening and one of this morning would otherwise be two days' caps in one night.
  */
 const APART_HOURS = 20
 
-/** Whether something that raises a parameter went into a tank since an instant. */
-const isRaisedSince = (journal: Journal, tankId: string, parameterId: string, since: number, now: number): boolean =>
+/** Hours between two portions of one day (EA: the handbook says four and more a day). */
+const PORTION_GAP_HOURS = 2
+
+/** What is left of a day's dose below this share is no portion of its own: a syringe is no better. */
+const LEAST_SHARE = 0.02
+
+type DoseLine = Line<ContentOf<'dose'>>
+
+/** What raised a parameter in a tank between two instants, in time order. */
+const raisingDoses = (journal: Journal, tankId: string, parameterId: string, since: number, now: number): DoseLine[] =>
   journal
     .ofKind('dose')
-    .some(
+    .filter(
       ({ at, content }) =>
         content.tankId === tankId && at >= since && at <= now && raisedBy(content.ingredient, parameterId, 1) > 0,
     )
 
 /**
- * Today's dose of a salt by hand, from today's test and under the caps of a day: outbreaks.md 5.3, 5.4 and 5.2, element-correct and
- * nutrient-raise.
+ * The next portion of a salt by hand, from today's test and under the caps of a day: outbreaks.md 5.3, 5.4 and 5.2, element-correct and
+ * nutrient-raise. The day's dose follows from the test before its first portion; each portion is an equal share of what is left.
  * @param now ms
- * @returns null without a net volume or a test of today, less than 20 h after a dose that raises it or what the salt brings besides, at
- * the target, and where a pump raises it
+ * @param ownTasks what the ids of the step's own tasks begin with: doses logged by them are portions of this dose, every other one is
+ * another dose
+ * @returns null without a net volume or a test of today, less than 20 h after another dose that raises it or what the salt brings
+ * besides, once the day's portions are in, at the target, and where a pump raises it
  * @example
- * raiseToday(journal, hall, { parameter: 'k', middleOf: [370, 430] }, settings, now)?.dose.amount // mL of the stock on the shelf
+ * raiseToday(journal, hall, { parameter: 'k', middleOf: [370, 430] }, settings, now, 'c1/step-2-dose/')?.dose.amount // mL of a portion
  */
 export function raiseToday(
   journal: Journal,
@@ -64,55 +80,89 @@ export function raiseToday(
   { parameter: parameterId, middleOf, perDay, until }: RaiseStep,
   settings: Settings,
   now: number,
+  ownTasks: string,
 ): RaiseToday | null {
   const parameter = parameterById(parameterId)
   if (!parameter) return null
   const { netL, middle, uptake, hasSmallPolyps, levelOf } = correctionStart(journal, tank, parameter, now)
   const { clock } = settings
-  const last = valuesOf(journal, tank.id, parameterId, -Infinity, now).at(-1)
-  if (netL === null || !last || clock.dayOf(last.at) !== clock.dayOf(now)) return null
-  const since = Math.min(clock.instantAt(clock.dayOf(now)), now - APART_HOURS * MS_PER_HOUR)
-  if (isRaisedSince(journal, tank.id, parameterId, since, now)) return null
+  if (netL === null) return null
+  const midnight = clock.instantAt(clock.dayOf(now))
+  const since = Math.min(midnight, now - APART_HOURS * MS_PER_HOUR)
+  const isOwn = ({ content }: DoseLine): boolean => content.taskId?.startsWith(ownTasks) ?? false
+  const isRaisedByOthers = (id: string): boolean =>
+    raisingDoses(journal, tank.id, id, since, now).some((dose) => !isOwn(dose))
+  const own = raisingDoses(journal, tank.id, parameterId, since, now).filter(isOwn)
+  const given = own.filter(({ at }) => at >= midnight)
+  const tests = valuesOf(journal, tank.id, parameterId, midnight, now)
+  // The day's dose stays what it was when its first portion went in.
+  const test = given[0] ? tests.findLast(({ at }) => at <= given[0]!.at) : tests.at(-1)
+  if (!test || isRaisedByOthers(parameterId)) return null
   const isByPump = pumpsInTank(journal, tank, settings.timeZone, now).some(({ rises }) =>
     rises.some((rise) => rise.parameter.id === parameterId && rise.dosed > 0),
   )
   if (isByPump) return null
   const aim = until ?? middle ?? (middleOf ? (middleOf[0] + middleOf[1]) / 2 : null)
-  if (aim === null || last.value >= aim) return null
+  if (aim === null || test.value >= aim || tests.at(-1)!.value >= aim) return null
   const shelf = shelfOf(journal)
   const usual = preferredSalt(parameterId, shelf)
   const insteadOf = usual?.side ? sideForbids(journal, tank, usual, hasSmallPolyps, now) : null
   const salt = insteadOf ? (plainSalts(parameterId, shelf)[0] ?? usual) : usual
   // Never two carbonates together: what a salt brings besides may not have been raised either.
-  if (!salt || (salt.side && isRaisedSince(journal, tank.id, salt.side.parameter, since, now))) return null
+  if (!salt || (salt.side && isRaisedByOthers(salt.side.parameter))) return null
   const product = shelf.find(({ ingredient }) => ingredient === salt.id) ?? null
   const sideNow = salt.side ? levelOf(salt.side.parameter) : undefined
   const planned = planRaise({
     salt,
-    now: last.value,
-    target: perDay === undefined ? aim : Math.min(aim, last.value + perDay),
+    now: test.value,
+    target: perDay === undefined ? aim : Math.min(aim, test.value + perDay),
     netL,
     uptakePerDay: uptake && isUptakeCertain(uptake) ? uptake.perDay : 0,
     hasSmallPolyps,
     ...(sideNow !== undefined && { sideNow }),
   })
   if (!planned.ok || (insteadOf && salt.side)) return null
-  const { dosedPerDay } = planned.value
-  const measured = doseToLevel(dosedPerDay / raisedBy(salt.id, parameterId, 1), netL, product)
+  const { dosedPerDay, portions } = planned.value
+  const perMgPerL = raisedBy(salt.id, parameterId, 1)
+  const raised = given.reduce(
+    (sum, { content }) => sum + raisedBy(content.ingredient, parameterId, (countedMassMg(content) ?? 0) / netL),
+    0,
+  )
+  const left = dosedPerDay - raised
+  if (given.length >= portions || left <= dosedPerDay * LEAST_SHARE) return null
+  // Fewer and larger portions where the tool cannot measure one of as many; alkalinity's size of a portion is a limit of its own.
+  const isLimited = parameterId === 'alk-kh' || salt.side?.parameter === 'alk-kh'
+  const shares = Array.from({ length: portions - given.length }, (_, i) => i + 1).reverse()
+  const share =
+    shares.find((parts) => isLimited || !doseToLevel(left / parts / perMgPerL, netL, product)?.belowMeasurable) ?? 1
+  const rise = left / share
+  const measured = doseToLevel(rise / perMgPerL, netL, product)
   // Without a product: grams of the dry salt, not of what it is counted in.
   const dose =
-    measured && product === null ? { ...measured, amount: planned.value.gramsPerDay, unit: 'g' as const } : measured
+    measured && product === null
+      ? { ...measured, amount: (planned.value.gramsPerDay * rise) / dosedPerDay, unit: 'g' as const }
+      : measured
+  const lastOwn = own.at(-1)
+  const wholeDayAgo = own.at(-portions)
+  // What no tool can measure after the first portions is rounding.
+  if (dose?.belowMeasurable && given.length > 0) return null
   return (
     dose && {
       parameter,
       salt,
       product,
-      testedAt: last.at,
-      from: last.value,
-      to: last.value + dosedPerDay,
+      testedAt: test.at,
+      from: test.value + raised,
+      to: test.value + raised + rise,
       aim,
       plan: planned.value,
       dose,
+      portion: { number: given.length + 1, of: given.length + share },
+      notBefore: Math.max(
+        midnight,
+        lastOwn ? lastOwn.at + PORTION_GAP_HOURS * MS_PER_HOUR : 0,
+        wholeDayAgo ? wholeDayAgo.at + APART_HOURS * MS_PER_HOUR : 0,
+      ),
       insteadOf: insteadOf && usual ? { salt: usual, ...insteadOf } : null,
     }
   )

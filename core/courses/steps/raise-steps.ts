@@ -1,7 +1,6 @@
 import type { Condition, Step } from '../../catalogue/courses/definitions.ts'
 import { tankById } from '../../household/tanks.ts'
 import { raiseCautions } from '../../water/correction/words.ts'
-import { figures } from '../../words/numbers.ts'
 import { parameterValue, quantityText } from '../../words/quantities.ts'
 import { raiseToday, saltName, type RaiseToday } from '../amounts/raise-today.ts'
 import { addSchedule } from './late-schedules.ts'
@@ -45,30 +44,33 @@ function raiseTask(input: TaskInput, step: Step): Draft | null {
   const { course, now } = facts
   const tank = tankById(journal, course.tankId)
   if (!tank || !step.raises || facts.endedTreatmentAt !== null) return null
-  const raise = raiseToday(journal, tank, step.raises, settings, now)
-  if (!raise) return null
+  const raise = raiseToday(journal, tank, step.raises, settings, now, `${course.id}/${step.id}/`)
   const { clock, units } = settings
-  const { parameter, salt, product, plan, dose } = raise
   const today = clock.dayOf(now)
+  if (!raise || raise.notBefore >= clock.instantAt(today + 1)) return null
+  const { parameter, salt, product, plan, dose, portion } = raise
   const say = (value: number) => quantityText(parameterValue(parameter.id, value, units))
-  const each = dose.amount === null ? null : `${figures(dose.amount / plan.portions, 3)} ${dose.unit}`
   const isTooLittle = product === null && dose.amount !== null && dose.amount < LEAST_WEIGHED_G
   const waitsFor = stopsFor(input, parameter.id)
   return {
-    // One a day: the day says which.
-    ...base(input, { ...step, caution: raiseCautions(salt).join(' ') }, today),
-    title: `${step.title}: ${product?.name ?? saltName(salt)}`,
+    // The day and the portion say which.
+    ...base(
+      input,
+      { ...step, caution: raiseCautions(salt).join(' ') },
+      portion.number === 1 ? today : `${today}.${portion.number}`,
+    ),
+    title: `${step.title}: ${product?.name ?? saltName(salt)}${portion.of > 1 ? `, portion ${portion.number} of ${portion.of}` : ''}`,
     why: `${insteadWords(raise)}${plan.days > 1 ? `by today’s test; ${plan.days} days like this make ${say(raise.aim)}` : 'by today’s test'}`,
     how: isTooLittle
       ? 'Too little to weigh dry: make a stock of it, and put that on the shelf.'
-      : plan.portions > 1
-        ? `In ${plan.portions} portions${each === null ? '' : ` of ${each}`}, hours apart; logged once they are in.`
+      : portion.of > 1
+        ? 'One portion now, slowly, into strong flow; the next two hours later.'
         : 'At once, slowly, into strong flow.',
     ingredient: salt.id,
     dose,
-    makes: `${say(raise.from)} → ${say(raise.to)}${raise.to - raise.from - plan.risePerDay > 1e-9 ? ', of which some is taken up' : ''}`,
-    notBefore: clock.instantAt(today),
-    best: raise.testedAt,
+    makes: `${say(raise.from)} → ${say(raise.to)}${plan.dosedPerDay - plan.risePerDay > 1e-9 ? ', of which some is taken up' : ''}`,
+    notBefore: raise.notBefore,
+    best: Math.max(raise.testedAt, raise.notBefore),
     notAfter: clock.instantAt(today + 1),
     page: 'correct',
     ...(waitsFor.length > 0 && { waitsFor }),

@@ -1,6 +1,7 @@
 import { parameterById, type Parameter } from '../../catalogue/parameter.ts'
 import { RAISE_A_DAY } from '../../catalogue/daily-caps.data.ts'
 import { coursesOf } from '../../courses/course.ts'
+import { pumpsInTank } from '../../devices/pumps-in-tank.ts'
 import { hasSmallPolyps } from '../../household/corals.ts'
 import { DEFAULT_SETTINGS, settingsOf } from '../../household/settings.ts'
 import { netVolumeAt } from '../../household/tanks.ts'
@@ -27,8 +28,7 @@ const SILICATE_START = { mgPerL: 2 } as const
 /** How much a parameter may be raised in a day in this water; null where nobody lives in it or the handbook has no cap. */
 function capFor(journal: Journal, { tank, residents, from }: WaterState, parameter: Parameter): number | null {
   if (residents.length === 0) return null
-  const isTender = tank.profile === 'reef-sps' || hasSmallPolyps(journal, tank.id)
-  const cap = raiseCap(parameter.id, 'usual', isTender)
+  const cap = raiseCap(parameter.id, 'usual', hasSmallPolyps(journal, tank.id))
   if (cap === null || parameter.id !== 'sio2') return cap
   const isPlanned = coursesOf(journal).some(
     ({ definition, tankId, startedAt, ended }) =>
@@ -52,8 +52,17 @@ function raisedToday(journal: Journal, tankId: string, parameter: string, at: nu
   return sum
 }
 
+/** What the running pumps of a tank raise a parameter by in a day, in its unit. */
+function pumpedPerDay(journal: Journal, { tank }: WaterState, parameter: string, at: number): number {
+  const { timeZone } = settingsOf(journal) ?? DEFAULT_SETTINGS
+  return pumpsInTank(journal, tank, timeZone, at)
+    .flatMap(({ rises }) => rises)
+    .reduce((sum, rise) => sum + (rise.parameter.id === parameter ? rise.dosed : 0), 0)
+}
+
 /**
- * What a dose raises beyond the caps of a day, with what was dosed that day already: outbreaks.md 5.4, by the corals of the tank. Carbonates and
+ * What a dose raises beyond the caps of a day, with what was dosed that day already and what pumps dose: outbreaks.md 5.4, by the corals of the
+ * tank. Carbonates and
  * bicarbonates, of sodium or potassium, count together as alkalinity.
  * @param mgPerL of what the product's strength is counted in, that go in on that day
  */
@@ -72,7 +81,8 @@ export function dayCapConcerns(
     const cap = parameter && adds > 0 ? capFor(journal, water, parameter) : null
     if (!parameter || cap === null) return []
     const before = raisedToday(journal, tankId, id, at, except)
-    const sum = before + adds
+    const pumped = pumpedPerDay(journal, water, id, at)
+    const sum = before + pumped + adds
     if (sum <= cap * SLACK) return []
     // What the tank uses in a day does not raise it.
     const found = uptakeOf(journal, tankId, parameter, at)
@@ -82,8 +92,8 @@ export function dayCapConcerns(
       concern(
         'day-cap',
         'block',
-        `That raises ${parameter.name} by ${text(sum)} today${before > 0 ? `, ${text(before)} of it already` : ''}`,
-        `at most ${text(cap)} a day${water.tank.profile === 'reef-sps' || hasSmallPolyps(journal, water.tank.id) ? ' with small-polyp corals' : ''}: split it over days`,
+        `That raises ${parameter.name} by ${text(sum)} today${before > 0 ? `, ${text(before)} of it already` : ''}${pumped > 0 ? `, ${text(pumped)} by the pump` : ''}`,
+        `at most ${text(cap)} a day${hasSmallPolyps(journal, water.tank.id) ? ' with small-polyp corals' : ''}: split it over days`,
         'reason',
       ),
     ]
