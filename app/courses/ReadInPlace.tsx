@@ -1,7 +1,7 @@
-import { useState, type FormEvent } from 'react'
+import { lazy, Suspense, useState, type FormEvent } from 'react'
 import type { Tank } from '../../core/household/tanks.ts'
 import type { Dose } from '../../core/catalogue/treatments/treatments.ts'
-import { needsThreeReadings, rangeVerdict, VERDICT_WORDS } from '../../core/courses/range-words.ts'
+import { needsThreeReadings, courseVerdict, VERDICT_WORDS } from '../../core/courses/range-words.ts'
 import { FigureField } from '../fields/plain.tsx'
 import type { Problem } from '../fields/shell.tsx'
 import { thisInstant, useNow } from '../frame/now.tsx'
@@ -10,6 +10,8 @@ import { useHousehold } from '../journal/provider.tsx'
 import { PrimaryButton } from '../look/buttons.ts'
 import { Stack } from '../look/text.ts'
 import { figures } from '../../core/words/numbers.ts'
+
+const LevelLine = lazy(async () => ({ default: (await import('../water/LevelLine.tsx')).LevelLine }))
 
 type Reader = typeof import('./read-copper.ts').readCopper
 
@@ -23,18 +25,20 @@ export function ReadInPlace({ tank, dose, primary }: { tank: Tank; dose: Dose; p
   const { keep, busy, unkept } = useKeeping()
   const [problem, setProblem] = useState<Problem | undefined>()
   const [text, setText] = useState('')
+  const [level, setLevel] = useState('')
   const [reader, setReader] = useState<{ read: Reader } | null>(null)
-  const typed = text.trim() === '' ? null : reader?.read(text, tank, { journal, settings, now: minute })
+  const typed = text.trim() === '' ? null : reader?.read(text, tank, { journal, settings, now: minute }, level)
   const type = (next: string) => {
     setText(next)
     if (!reader) void loadReader().then((read) => setReader({ read }))
   }
   const content = typed?.content
+  const verdict = content && courseVerdict(journal, content)
   const hint =
-    content?.result.kind === 'value'
+    content && verdict
       ? [
           content.uncertainty === undefined ? '' : `± ${figures(content.uncertainty, 2)}, `,
-          VERDICT_WORDS[rangeVerdict(content.result.value, content.uncertainty ?? 0, dose)],
+          VERDICT_WORDS[verdict],
           content.uncertainty !== undefined && needsThreeReadings(content.uncertainty, dose)
             ? '; this kit cannot tell so narrow a range from one test: take three and enter their mean'
             : '',
@@ -43,13 +47,19 @@ export function ReadInPlace({ tank, dose, primary }: { tank: Tank; dose: Dose; p
   const send = async (event: FormEvent) => {
     event.preventDefault()
     if (text.trim() === '') return setProblem({ message: `what the test shows, such as ${dose.target.toFixed(2)}` })
-    const read = (await loadReader())(text, tank, { journal, settings, now: thisInstant() })
+    const read = (await loadReader())(text, tank, { journal, settings, now: thisInstant() }, level)
     setProblem(read.problem)
-    if (read.content && (await keep([read.content]))) setText('')
+    if (read.content && (await keep([read.content]))) {
+      setText('')
+      setLevel('')
+    }
   }
   return (
     <form onSubmit={(event) => void send(event)}>
       <Stack $gap={8}>
+        <Suspense fallback={null}>
+          <LevelLine tank={tank} value={level} onChange={setLevel} />
+        </Suspense>
         <FigureField
           label={`Copper, range ${dose.low.toFixed(2)} to ${dose.high.toFixed(2)}`}
           value={text}

@@ -108,6 +108,25 @@ test('a reading is typed in place, told against the range before it is kept; 21 
   await waitFor(() => expect(last()).toMatchObject({ kind: 'reading', result: { kind: 'value', value: 2.2 } }))
 })
 
+test('with the level down a copper test reads high: 2.1 with 6.3 of 65 L missing is under the range', async () => {
+  const { user, last } = await show('read')
+  const level = await screen.findByLabelText('Is the level down? By how much')
+  await user.type(screen.getByLabelText(/Copper, range 2.00 to 2.50/), '2.1')
+  expect(await screen.findByText(/in range/)).toBeInTheDocument()
+  // 3.6 cm of a floor of 50 by 35 cm.
+  await user.type(level, '3.6')
+  expect(await screen.findByText(/under range/)).toBeInTheDocument()
+  await user.click(screen.getByRole('button', { name: 'Log 2.10 mg/L' }))
+  await waitFor(() =>
+    expect(last()).toMatchObject({
+      kind: 'reading',
+      downL: expect.closeTo(6.3, 3) as number,
+      result: { kind: 'value', value: 2.1 },
+    }),
+  )
+  expect(level).toHaveValue('')
+})
+
 test('skipping asks for a word why, and keeps it', async () => {
   const { user, last } = await show('look')
   await user.click(screen.getByRole('button', { name: /^Skip: Watch/ }))

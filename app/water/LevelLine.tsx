@@ -15,15 +15,18 @@ import { Line, Small, Stack } from '../look/text.ts'
 /**
  * "Is the level down?": how far under the line the water stands, the litres that evaporated, and the button that logs them as filled up.
  * @param value what was typed, and `onChange` where the form around it keeps it; its own where they are left out
+ * @param isOver the test was taken already: nothing is offered to be filled up before it
  */
 export function LevelLine({
   tank,
   value,
   onChange,
+  isOver = false,
 }: {
   tank: Tank
   value?: string
   onChange?: (text: string) => void
+  isOver?: boolean
 }) {
   const { journal, settings } = useHousehold()
   const now = useNow()
@@ -66,15 +69,17 @@ export function LevelLine({
       {downL > 0 && netL !== undefined && (
         <>
           <Small>
-            {measureText(downL, 'L', units, 2)} evaporated: a test now reads{' '}
-            {percentText(1 / atFullLine(1, downL, netL) - 1)} too high. Fill up to the line with fresh water, stir, wait
-            ten minutes, then test.
+            {measureText(downL, 'L', units, 2)} evaporated: a test {isOver ? 'then read' : 'now reads'}{' '}
+            {percentText(1 / atFullLine(1, downL, netL) - 1)} too high.{' '}
+            {isOver ? '' : 'Fill up to the line with fresh water, stir, wait ten minutes, then test.'}
           </Small>
-          <Line>
-            <Button onPress={() => void fill()} isDisabled={busy}>
-              Log {measureText(downL, 'L', units, 2)} filled up
-            </Button>
-          </Line>
+          {!isOver && (
+            <Line>
+              <Button onPress={() => void fill()} isDisabled={busy}>
+                Log {measureText(downL, 'L', units, 2)} filled up
+              </Button>
+            </Line>
+          )}
         </>
       )}
       {isFilled && <Small role="status">Filled up. Stir, wait ten minutes, then test.</Small>}

@@ -2,6 +2,7 @@ import { isCopper } from '../catalogue/treatments/groups.ts'
 import type { Dose } from '../catalogue/treatments/treatments.ts'
 import type { ContentOf } from '../journal/entry.ts'
 import type { Journal } from '../journal/journal.ts'
+import { fullLineShare } from '../water/level-line.ts'
 import { coursesOf } from './course.ts'
 
 export type RangeVerdict = 'in' | 'probably-in' | 'under' | 'over'
@@ -32,7 +33,10 @@ export const VERDICT_WORDS: Record<RangeVerdict, string> = {
 export const needsThreeReadings = (uncertainty: number, { low, high }: Pick<Dose, 'low' | 'high'>): boolean =>
   high - low < 2 * uncertainty
 
-/** What a copper reading means to the course that runs in its tank at its time; null where there is none. */
+/**
+ * What a copper reading means to the course that runs in its tank at its time, at the full line where the level was down; null where there is
+ * no course.
+ */
 export function courseVerdict(
   journal: Journal,
   {
@@ -41,7 +45,8 @@ export function courseVerdict(
     result,
     uncertainty,
     happened,
-  }: Pick<ContentOf<'reading'>, 'tankId' | 'parameter' | 'result' | 'uncertainty' | 'happened'>,
+    downL,
+  }: Pick<ContentOf<'reading'>, 'tankId' | 'parameter' | 'result' | 'uncertainty' | 'happened' | 'downL'>,
 ): RangeVerdict | null {
   if (parameter !== 'copper' || result.kind !== 'value') return null
   const at = Date.parse(happened)
@@ -53,5 +58,6 @@ export function courseVerdict(
       one.startedAt <= at &&
       (one.ended === null || at <= one.ended.at),
   )
-  return course?.dose ? rangeVerdict(result.value, uncertainty ?? 0, course.dose) : null
+  const share = fullLineShare(journal, { tankId, ...(downL !== undefined && { downL }) }, at)
+  return course?.dose ? rangeVerdict(result.value * share, uncertainty ?? 0, course.dose) : null
 }

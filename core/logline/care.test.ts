@@ -93,6 +93,42 @@ describe('counts and scores', () => {
   })
 })
 
+describe('how far the level was down stands beside the tests of its line', () => {
+  test.each([
+    ['quar salinity 14 level down 2cm', 3.5],
+    ['quar 2cm', null],
+    ['quar salinity 14, level down by 2 cm', 3.5],
+    ['quar down 2cm salinity 14 cu 2.1', 3.5],
+    ['quar salinity 14 cu 2.1 water low 20mm', 3.5],
+    ['quar salinity 14 3 litres missing', null],
+    ['quar salinity 14 down 3L', 3],
+    ['hall alk 8.2 down 3 l', 3],
+    ['quar salinity 14 level down 1in', 4.445],
+  ] as const)('%s', (line, downL) => {
+    const back = read(line)
+    if (downL === null) return expect(back.state).not.toBe('keep')
+    const contents = kept(back)
+    expect(contents.length).toBeGreaterThan(0)
+    for (const content of contents)
+      expect(content).toMatchObject({ kind: 'reading', downL: expect.closeTo(downL, 3) as number })
+    expect(back).toMatchObject({
+      notices: expect.arrayContaining([expect.stringMatching(/^with .* L evaporated$/)]) as string[],
+    })
+  })
+  test.each([
+    ['quar level down 2cm', /kept with a test/],
+    ['quar salinity 14 level down', /by how much/],
+    ['quar salinity 14 level down 2', /“2” of what/],
+    ['quar salinity 14 level down 40L', /more than half/],
+    // Of the hall nobody knows the floor.
+    ['hall salinity 35 level down 2cm', /say the litres/],
+    ['quar salinity 14 level down much', /“much”/],
+    ['quar salinity 14 down 0cm', /“0cm”/],
+  ])('%s: it says what is wrong', (line, message) => {
+    expect(read(line)).toMatchObject({ state: 'unclear', message: expect.stringMatching(message) as string })
+  })
+})
+
 test('top-off, food, and what touched the water', () => {
   expect(one('hall top-off 3L')).toMatchObject({ kind: 'top-off', litres: 3, salinityPsu: 0 })
   expect(one('quar feed 2g')).toMatchObject({ kind: 'feed', foodG: 2 })

@@ -8,11 +8,13 @@ import { hasDecimalComma } from '../numbers/locale.ts'
 import { iso } from '../time/zone.ts'
 import { readEquipment } from './equipment.ts'
 import { boundsFault } from '../schema/bounds.ts'
+import { measureText } from '../words/measure.ts'
 import { isGuarded } from '../safety/guarded-kinds.ts'
 import { answerAtEnd, guarded, type Asked } from './guarded.ts'
 import { candidatesOf, completeName, findName } from './names.ts'
 import { looksNumeric } from './numbers.ts'
 import { findParameter, parametersBeginning, readReading } from './reading.ts'
+import { readLevel } from './level.ts'
 import { labelsOf, readSighting, sharedTank } from './sighting.ts'
 import { signsBeginning } from './sign-words.ts'
 import { replaceToken, tokenize, type Token } from './tokens.ts'
@@ -137,21 +139,48 @@ function aboutTank(
   if (verb.key === 'all' && residents.length > 0) return seen(line, rest.slice(1), residents, happened, context)
   const switched = readEquipment(line, rest, tank, happened)
   if (switched !== null) return isStop(switched) ? switched : { contents: switched, notices: [] }
-  const kept: Kept = { contents: [], notices: [] }
+  return readTests(line, rest, tank, residents, happened, context)
+}
+
+/** Tests one after another, and how far the level was down when they were taken. */
+function readTests(
+  line: string,
+  rest: readonly Token[],
+  tank: Tank,
+  residents: readonly Animal[],
+  happened: string,
+  context: LogContext,
+): Kept | Stop {
+  const readings: ContentOf<'reading'>[] = []
+  const notices: string[] = []
+  let downL = 0
   let words = rest
   while (words.length > 0) {
-    if (kept.contents.length > 0 && JOINS.has(words[0]!.key) && words.length > 1) words = words.slice(1)
+    if (readings.length > 0 && JOINS.has(words[0]!.key) && words.length > 1) words = words.slice(1)
+    const level = readLevel(line, words, tank, context)
+    if (level !== null) {
+      if (isStop(level)) return level
+      downL = level.downL
+      words = words.slice(level.words)
+      continue
+    }
     const reading = readReading(line, words, tank, happened, context)
     if (reading === null)
-      return kept.contents.length === 0
+      return readings.length === 0
         ? unknownVerb(line, words, tank, residents, happened, context)
         : strayWord(line, words)
     if (isStop(reading)) return reading
-    kept.contents.push(reading.content)
-    kept.notices.push(...reading.notices)
+    readings.push(reading.content)
+    notices.push(...reading.notices)
     words = words.slice(reading.words)
   }
-  return kept
+  if (readings.length === 0)
+    return unclear('how far the level is down is kept with a test: salinity 35, level down 2cm. Filled up? top-off 3L')
+  if (downL === 0) return { contents: readings, notices }
+  return {
+    contents: readings.map((reading) => ({ ...reading, downL })),
+    notices: [...notices, `with ${measureText(downL, 'L', context.settings.units, 2)} evaporated`],
+  }
 }
 
 function strayWord(line: string, words: readonly Token[]): Stop {

@@ -122,6 +122,20 @@ describe('forms beside the ledger', () => {
     expect(within(aside).getByLabelText('scratching')).not.toBeChecked()
   })
 
+  test('how far the level is down goes with the tests, and stays when one is corrected', async () => {
+    const { user, aside, last } = await open('reading')
+    await user.type(within(aside).getByLabelText('copper'), '2.1')
+    const level = within(aside).getByLabelText('Is the level down? By how much')
+    await user.type(level, 'two')
+    await user.click(within(aside).getByRole('button', { name: 'Log the readings' }))
+    expect(within(aside).getByText('how far under the line, such as 1.5')).toBeInTheDocument()
+    await user.clear(level)
+    await user.type(level, '2')
+    expect(within(aside).getByText(/^3.5 L evaporated: a test now reads/)).toBeInTheDocument()
+    await user.click(within(aside).getByRole('button', { name: 'Log the readings' }))
+    await waitFor(() => expect(last()).toMatchObject({ kind: 'reading', downL: 3.5 }))
+  })
+
   test('an empty form says what is needed', async () => {
     const { user, aside } = await open('reading')
     await user.click(within(aside).getByRole('button', { name: 'Log the readings' }))

@@ -16,6 +16,8 @@ import { useHousehold } from '../../../journal/provider.tsx'
 import { dayBeside } from '../../../../core/time/words.ts'
 import { PARAMETERS_AS_ASKED } from '../../../../core/catalogue/parameters-as-asked.ts'
 import { parameterValue, quantityText } from '../../../../core/words/quantities.ts'
+import { levelTypedAgain, readLevelDown } from '../../../../core/water/level-typed.ts'
+import { LevelLine } from '../../../water/LevelLine.tsx'
 import { EntryForm, useStartWhen, type FormProps, type FormRead } from './EntryForm.tsx'
 
 const Grid = styled.div`
@@ -28,6 +30,8 @@ const Grid = styled.div`
 interface Values extends WhenValues {
   figures: Record<string, string>
   more: string
+  /** How far the level was down, as typed. */
+  level: string
   note: string
 }
 
@@ -45,16 +49,21 @@ export function ReadingForm({ tank, day, correcting, onDone }: FormProps<Content
         ...(corrected && { [corrected.parameter]: typedAgain(journal, corrected, settings.units) }),
       },
       more: '',
+      level: corrected ? levelTypedAgain(tank, corrected.downL, settings.units) : '',
       note: corrected?.note ?? '',
       ...start,
     },
   })
-  const [more, figures] = form.watch(['more', 'figures'])
+  const [more, figures, levelText] = form.watch(['more', 'figures', 'level'])
   /** In a copper course: what the typed value means, before it is kept. */
   const verdictOf = (parameter: Parameter, text: string | undefined): string | undefined => {
     if (parameter.id !== 'copper' || !text?.trim()) return undefined
     const one = readTyped(parameter, text, tank, iso(now), { journal, settings, now })
-    const verdict = 'content' in one ? courseVerdict(journal, one.content) : null
+    const level = readLevelDown(tank, levelText, settings.units)
+    const verdict =
+      'content' in one
+        ? courseVerdict(journal, { ...one.content, ...(level && 'downL' in level && { downL: level.downL }) })
+        : null
     return verdict ? VERDICT_WORDS[verdict] : undefined
   }
   const shown = corrected
@@ -63,12 +72,16 @@ export function ReadingForm({ tank, day, correcting, onDone }: FormProps<Content
   const read = (values: Values, happened: string): FormRead => {
     const problems: Record<string, Problem> = {}
     const contents: ContentOf<'reading'>[] = []
+    const level = readLevelDown(tank, values.level, settings.units)
+    if (level && 'message' in level) problems['level'] = level
+    const downL = level && 'downL' in level ? level.downL : 0
+    const note = values.note.trim()
     for (const parameter of shown) {
       const text = values.figures[parameter.id]?.trim() ?? ''
       if (text === '') continue
       const one = readTyped(parameter, text, tank, happened, { journal, settings, now: thisInstant() })
       if ('message' in one) problems[parameter.id] = one
-      else contents.push({ ...one.content, ...(values.note.trim() && { note: values.note.trim() }) })
+      else contents.push({ ...one.content, ...(downL > 0 && { downL }), ...(note && { note }) })
     }
     if (contents.length === 0 && Object.keys(problems).length === 0)
       problems[shown[0]?.id ?? 'more'] = { message: 'a value for at least one test' }
@@ -121,6 +134,14 @@ export function ReadingForm({ tank, day, correcting, onDone }: FormProps<Content
                   label: name,
                 })),
               ]}
+            />
+          )}
+          {tank.water === 'marine' && (
+            <LevelLine
+              tank={tank}
+              value={levelText}
+              onChange={(text) => form.setValue('level', text)}
+              isOver={Boolean(corrected)}
             />
           )}
           <AreaField control={form.control} name="note" label="Note" />
