@@ -3,6 +3,7 @@ import { PARAMETERS_AS_ASKED } from '../catalogue/parameters-as-asked.ts'
 import { QUARANTINE_TEST_EVERY_DAYS, TEST_EVERY_DAYS } from '../catalogue/test-intervals.data.ts'
 import { coursesOf } from '../courses/course.ts'
 import { testsOfTask } from '../courses/board/shared-tasks.ts'
+import { shortCourseName } from '../courses/names.ts'
 import { coursePlan } from '../courses/plan.ts'
 import { kitFor, type Kit, type Tank } from '../household/tanks.ts'
 import type { Settings } from '../household/settings.ts'
@@ -47,9 +48,9 @@ export const testedIn = (journal: Journal, tank: Tank, asked: ReadonlySet<string
       readingsOf(journal, tank.id, parameter.id).length > 0,
   )
 
-/** What the running courses ask to be tested in a tank: the first instant for each parameter. */
+/** What the running courses ask to be tested in a tank: the first instant for each parameter, and the names of all courses that ask. */
 function askedByCourses(journal: Journal, tankId: string, settings: Settings, now: number) {
-  const asked = new Map<string, { at: number; why: string; isLate: boolean }>()
+  const asked = new Map<string, { at: number; by: Set<string>; isLate: boolean }>()
   for (const course of coursesOf(journal)) {
     if (course.ended) continue
     const plan = coursePlan(journal, course, settings, now)
@@ -61,8 +62,11 @@ function askedByCourses(journal: Journal, tankId: string, settings: Settings, no
         const last = lastEvidence(journal, tankId, parameter, now)
         if (last && last.at >= task.notBefore) continue
         const before = asked.get(parameter)
-        if (!before || task.best < before.at)
-          asked.set(parameter, { at: task.best, why: course.definition.name, isLate: task.state === 'late' })
+        asked.set(parameter, {
+          at: Math.min(task.best, before?.at ?? Infinity),
+          by: new Set([...(before?.by ?? []), shortCourseName(course)]),
+          isLate: task.state === 'late' || (before?.isLate ?? false),
+        })
       }
     }
   }
@@ -87,15 +91,15 @@ export function testsOf(journal: Journal, tank: Tank, settings: Settings, now: n
       kit: kitFor(journal, tank.id, parameter.id),
       last,
       state: last ? bandState(parameter, tank.profile, last.value) : 'no-band',
-      due:
-        course ??
-        (byHabit !== null && byHabit <= today
+      due: course
+        ? { at: course.at, why: [...course.by].join(' and '), isLate: course.isLate }
+        : byHabit !== null && byHabit <= today
           ? {
               at: settings.clock.instantAt(byHabit),
               why: `every ${every === 1 ? 'day' : `${every} days`}`,
               isLate: byHabit < today - every!,
             }
-          : null),
+          : null,
     }
   })
 }

@@ -233,6 +233,25 @@ describe('what is tested in a tank', () => {
       )
     }
     expect(due()).toEqual(expect.arrayContaining(['tan', 'nh3', 'salinity']))
+    const whyOf = (...contents: Content[]) => {
+      const journal = reef(watched, ...contents)
+      const test = testsOf(journal, hall(journal), settings, ms(3) + NINE).find(
+        ({ parameter }) => parameter.id === 'tan',
+      )
+      return test?.due?.why
+    }
+    expect(whyOf()).toBe('Low salinity, thirty days')
+    const copperCourse: Content = {
+      kind: 'course-start',
+      ...on(0),
+      courseId: 'd',
+      tankId: 'hall',
+      protocol: 'qt-b-drug14',
+      doseId: 'cu-chelated-std',
+      animalIds: ['ash'],
+    }
+    // One test serves both, and says so.
+    expect(whyOf(copperCourse)).toBe('Low salinity, thirty days and Copper, chelated')
     const half = due({ ...reading(3, 'tan', 0), happened: new Date(ms(3) + NINE - 3_600_000).toISOString() })
     expect(half).toContain('nh3')
     expect(half).not.toContain('tan')
