@@ -2,7 +2,9 @@ import { DEFINITIONS } from '../../catalogue/courses/all-definitions.ts'
 import type { Definition } from '../../catalogue/courses/definitions.ts'
 import { standingOf } from '../../courses/standing/standing.ts'
 import { isAwake, USUAL_WAKING } from '../../time/waking.ts'
+import { psuOfGravity } from '../../salinity/gravity.ts'
 import { MS_PER_DAY } from '../../time/zone.ts'
+import { atFullLine } from '../../water/level-line.ts'
 import { ingredientsOf, KEEPER_SETTINGS, onTheShelf } from './household.ts'
 import { COURSE_ID } from './keeper.ts'
 import { LIFE_STARTS_AT, liveCourse, type Life } from './life.ts'
@@ -57,6 +59,26 @@ describe('steady: at the best time, nothing is late, no rule is broken, nothing 
     )
     expect(asleep).toEqual([])
   })
+})
+
+test('dry air: a low salinity is held to its end while six decilitres evaporate a day, level down or filled up', () => {
+  const life = liveCourse('qt-d-hypo', 'dry-air')
+  expect(troublesOf(life, ['late', 'rule', 'concern', 'stuck', 'fault'])).toBe('')
+  endsFull(life)
+  const readings = life.journal.ofKind('reading').filter(({ content }) => content.parameter === 'salinity')
+  const tops = life.journal.ofKind('top-off')
+  expect(readings.some(({ content }) => (content.downL ?? 0) > 0.3)).toBe(true)
+  expect(tops.length).toBeGreaterThan(20)
+  // What the water was at the full line, from the first test in range on for thirty days.
+  const levels = readings.map(({ at, content }) => ({
+    at,
+    psu: atFullLine(content.result.kind === 'value' ? content.result.value : NaN, content.downL ?? 0, 60),
+  }))
+  const from = levels.find(({ psu }) => psu <= psuOfGravity(1.01))!.at
+  const held = levels.filter(({ at }) => at >= from && at < from + 30 * MS_PER_DAY).map(({ psu }) => psu)
+  expect(held.length).toBeGreaterThan(30)
+  expect(Math.max(...held)).toBeLessThan(psuOfGravity(1.01))
+  expect(Math.min(...held)).toBeGreaterThan(psuOfGravity(1.008))
 })
 
 describe('latest: each task at its end, and nothing is late', () => {

@@ -130,7 +130,7 @@ export class Keeper {
     this.diary.push({ at, words: `! ${law}: ${words}` })
   }
 
-  private waterOf(tankId: string): ModelWater {
+  waterOf(tankId: string): ModelWater {
     let water = this.waters.get(tankId)
     if (!water) {
       const kind = tankById(this.journal, tankId)?.water === 'freshwater' ? 'freshwater' : 'marine'
@@ -166,10 +166,12 @@ export class Keeper {
   /** Logs a test by the log line, as the model's water shows it. */
   test(tankId: string, parameter: string, at: number): void {
     const { decimals, short } = parameterById(parameter)!
-    const shown = Math.max(0, this.waterOf(tankId).tested(parameter, at)).toFixed(decimals)
+    const water = this.waterOf(tankId)
+    const shown = Math.max(0, water.tested(parameter, at)).toFixed(decimals)
+    const downL = Number(water.missingL.toFixed(2))
     const name = tankById(this.journal, tankId)!.short
     const word = WORDS[parameter] ?? short
-    this.line(`${name} ${word} ${shown}${UNITS[parameter] ?? ''}`, at)
+    this.line(`${name} ${word} ${shown}${UNITS[parameter] ?? ''}${downL > 0 ? ` level down ${downL}L` : ''}`, at)
   }
 
   /** Logs a line; what the water speaks against is written down as trouble, and logged as it happened. */

@@ -43,10 +43,16 @@ const USUAL: Record<'marine' | 'freshwater', Readonly<Record<string, number>>> =
 /** Half-lives of what is used up by itself, days: silicate by diatoms. */
 const HALF_LIFE_DAYS: Readonly<Record<string, number>> = { sio2: 1 }
 
-/** A small model of one tank's water: doses raise, changes dilute, silicate is taken up. Nothing else moves but what `driftPerDay` says. */
+/**
+ * A small model of one tank's water: doses raise, changes dilute, silicate is taken up, water evaporates and leaves the rest behind. Nothing else
+ * moves but what `driftPerDay` says. Levels are kept as they are at the full line.
+ */
 export class ModelWater {
   private readonly levels: Map<string, number>
   private at: number
+  /** Litres that evaporate in a day, and those that are missing to the line now. */
+  evaporatesPerDayL = 0
+  missingL = 0
 
   constructor(
     private readonly journal: Journal,
@@ -63,6 +69,14 @@ export class ModelWater {
   /** What a test shows at an instant, in the parameter's unit. */
   tested(parameter: string, at: number): number {
     this.passTo(at)
+    const level = this.levels.get(parameter) ?? 0
+    const netL = netVolumeAt(this.journal, this.tankId, at)
+    return parameter === 'salinity' && netL !== null ? (level * netL) / (netL - this.missingL) : level
+  }
+
+  /** What it comes to at the full line, whatever is missing. */
+  atLine(parameter: string, at: number): number {
+    this.passTo(at)
     return this.levels.get(parameter) ?? 0
   }
 
@@ -76,6 +90,11 @@ export class ModelWater {
     if (content.kind === 'dose' && content.massMg !== undefined) {
       const rise = content.massMg / netL
       for (const { id } of PARAMETERS) this.add(id, raisedBy(content.ingredient, id, rise))
+    }
+    if (content.kind === 'top-off') {
+      const over = Math.max(0, content.litres - this.missingL)
+      this.missingL = Math.max(0, this.missingL - content.litres)
+      this.levels.set('salinity', ((this.levels.get('salinity') ?? 0) * netL) / (netL + over))
     }
     if (content.kind === 'water-change') {
       const share = Math.min(1, content.litres / netL)
@@ -101,6 +120,7 @@ export class ModelWater {
     const days = (at - this.at) / MS_PER_DAY
     if (days <= 0) return
     this.at = at
+    this.missingL += this.evaporatesPerDayL * days
     for (const [id, half] of Object.entries(HALF_LIFE_DAYS))
       this.levels.set(id, (this.levels.get(id) ?? 0) * 0.5 ** (days / half))
     for (const [id, { perDay, until }] of Object.entries(this.driftPerDay)) {

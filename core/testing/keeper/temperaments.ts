@@ -6,7 +6,7 @@ import { iso, MS_PER_DAY, MS_PER_MINUTE } from '../../time/zone.ts'
 import { MAIN } from './household.ts'
 import type { Keeper } from './keeper.ts'
 
-export type TemperamentId = 'steady' | 'latest' | 'a-day-late' | 'twice' | 'blind' | 'unlucky'
+export type TemperamentId = 'steady' | 'latest' | 'a-day-late' | 'twice' | 'blind' | 'unlucky' | 'dry-air'
 
 /** How a simulated keeper goes about a course. */
 export interface Temperament {
@@ -83,6 +83,30 @@ function befall(keeper: Keeper, plan: CoursePlan, now: number): boolean {
   return true
 }
 
+/** Litres that a dry room takes from 60 L in a day. */
+const DRY_AIR_L = 0.6
+/** The level is filled up once so much is missing, by the form beside the test. */
+const FILL_FROM_L = 1
+
+function fillUp(keeper: Keeper, _plan: CoursePlan, now: number): boolean {
+  const water = keeper.waterOf(MAIN)
+  water.evaporatesPerDayL = DRY_AIR_L
+  water.tested('salinity', now)
+  if (water.missingL < FILL_FROM_L) return false
+  const litres = Number(water.missingL.toFixed(2))
+  keeper.write({
+    kind: 'top-off',
+    happened: iso(now - 10 * MS_PER_MINUTE),
+    tankId: MAIN,
+    litres,
+    downL: litres,
+    salinityPsu: 0,
+  })
+  // Stirred, and read ten minutes later.
+  keeper.test(MAIN, 'salinity', now)
+  return true
+}
+
 export const TEMPERAMENTS: Readonly<Record<TemperamentId, Temperament>> = {
   steady: { id: 'steady', timeFor: bestOf },
   latest: {
@@ -105,5 +129,6 @@ export const TEMPERAMENTS: Readonly<Record<TemperamentId, Temperament>> = {
     skips: ({ act }, day) => day > SEEING_DAYS && (act === 'read' || act === 'count'),
     untilDay: 14,
   },
+  'dry-air': { id: 'dry-air', timeFor: bestOf, happens: fillUp },
   unlucky: { id: 'unlucky', timeFor: bestOf, happens: befall, untilDay: 3 },
 }
