@@ -104,7 +104,9 @@ export function doseTasks(input: TaskInput, step: Step): Draft[] {
     const tankId = doseTankOf(input, state, window.best)
     // Where one fish eats it is fed, though another does not.
     const asked = takers.isEaten ? { ...step, needs: step.needs?.filter((id) => id !== 'eating') ?? [] } : step
-    const waitsFor = i === 0 ? [...waitsForOf(input, asked), ...boundBy(input, state, tankId)] : []
+    // Of the doses to come the first says what it waits for; one whose time has come beside a missed one waits as well.
+    const waitsFor =
+      i === 0 || window.notBefore <= facts.now ? [...waitsForOf(input, asked), ...boundBy(input, state, tankId)] : []
     const first = `${changeFirstWords(input, step, tankId)}${leftFoodWords(takers.leave)}`
     return {
       ...base(input, first === '' ? step : { ...step, how: `${first}${step.how ?? ''}` }, ordinal),

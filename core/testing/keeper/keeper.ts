@@ -53,8 +53,6 @@ export interface Trouble {
 }
 
 export const COURSE_ID = 'life'
-/** The course that runs beside it in the same tank. */
-export const BESIDE_ID = 'beside'
 const { clock } = KEEPER_SETTINGS
 
 /** How wide a sore is by a day of its treatment, mm. */
@@ -92,7 +90,7 @@ export class Keeper {
   private readonly asked: Set<string>
 
   /**
-   * @param beside the keeper of a course that runs in the same tank: both write one journal and test one water
+   * @param beside the keeper of a course that runs or ran in the same tank: both write one journal and test one water
    * @param besideId the definition that is to be begun beside this one
    */
   constructor(
@@ -114,8 +112,13 @@ export class Keeper {
     for (const content of brought) this.write(content)
   }
 
+  /** The first course of a household is `life`, the next ones `life-2`, `life-3`. */
   get courseId(): string {
-    return this.beside ? BESIDE_ID : COURSE_ID
+    return this.number === 1 ? COURSE_ID : `${COURSE_ID}-${this.number}`
+  }
+
+  private get number(): number {
+    return this.beside ? this.beside.number + 1 : 1
   }
 
   write(content: Content): void {

@@ -7,11 +7,13 @@ import { USUAL_WAKING } from '../../time/waking.ts'
 import { MS_PER_DAY } from '../../time/zone.ts'
 import { KEEPER_SETTINGS } from './household.ts'
 import { Keeper, type DiaryLine, type SeenDay, type Trouble } from './keeper.ts'
-import { TEMPERAMENTS, type TemperamentId } from './temperaments.ts'
+import { TEMPERAMENTS, type Temperament, type TemperamentId } from './temperaments.ts'
 
 /** A course as it was lived from its start form to its close. */
 export interface Life {
   definition: Definition
+  /** Who lived it: a later life goes on in the same household. */
+  keeper: Keeper
   diary: readonly DiaryLine[]
   troubles: readonly Trouble[]
   journal: Journal
@@ -39,6 +41,8 @@ export const LIFE_STARTS_AT = Date.parse('2026-09-07T08:00:00Z')
  * Lives a course from its start form to its close, by the buttons of its tasks.
  * @param options choices of the start form; its defaults where they are left out
  * @param isFailing what is counted gets worse; else it follows the plan's expected path
+ * @param happens what befalls this life besides its temperament's; says whether anything was written
+ * @param after   the life before it, in whose household it begins, and how many days later
  * @example
  * liveCourse('fallow-76', 'steady').closedAt // 77 days later
  */
@@ -49,14 +53,23 @@ export function liveCourse(
     seed = 1,
     options = {},
     isFailing = false,
-  }: { seed?: number; options?: Readonly<Record<string, string>>; isFailing?: boolean } = {},
+    happens,
+    after,
+  }: {
+    seed?: number
+    options?: Readonly<Record<string, string>>
+    isFailing?: boolean
+    happens?: Temperament['happens']
+    after?: { life: Life; days: number }
+  } = {},
 ): Life {
   const definition = definitionById(definitionId)
   if (!definition) throw new Error(`no definition is called ${definitionId}`)
-  const temperament = { ...TEMPERAMENTS[temperamentId], isFailing }
-  const keeper = new Keeper(definition, options, temperament, seed, LIFE_STARTS_AT)
+  const temperament = { ...TEMPERAMENTS[temperamentId], isFailing, ...(happens && { happens }) }
+  const startsAt = after ? after.life.closedAt! + after.days * MS_PER_DAY : LIFE_STARTS_AT
+  const keeper = new Keeper(definition, options, temperament, seed, startsAt, after?.life.keeper ?? null)
   const { diary, troubles, journal, done, startedAt, seen } = keeper
-  const life = { definition, diary, troubles, journal, startedAt, done, seen }
+  const life = { definition, keeper, diary, troubles, journal, startedAt, done, seen }
   const unclosed: Life = { ...life, closedAt: null, atClose: null, after: null }
   if (!keeper.start()) return unclosed
   const lastDay = temperament.untilDay ?? definition.days * 2 + 60
