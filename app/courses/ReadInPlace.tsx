@@ -1,4 +1,4 @@
-import { lazy, Suspense, useState, type FormEvent } from 'react'
+import { useState, type FormEvent } from 'react'
 import type { Tank } from '../../core/household/tanks.ts'
 import type { Dose } from '../../core/catalogue/treatments/treatments.ts'
 import { needsThreeReadings, courseVerdict, VERDICT_WORDS } from '../../core/courses/range-words.ts'
@@ -9,9 +9,8 @@ import { useKeeping, UnkeptNote } from '../journal/keeping.tsx'
 import { useHousehold } from '../journal/provider.tsx'
 import { PrimaryButton } from '../look/buttons.ts'
 import { Stack } from '../look/text.ts'
+import { LevelAsk } from '../water/LevelAsk.tsx'
 import { figures } from '../../core/words/numbers.ts'
-
-const LevelLine = lazy(async () => ({ default: (await import('../water/LevelLine.tsx')).LevelLine }))
 
 type Reader = typeof import('./read-copper.ts').readCopper
 
@@ -57,9 +56,7 @@ export function ReadInPlace({ tank, dose, primary }: { tank: Tank; dose: Dose; p
   return (
     <form onSubmit={(event) => void send(event)}>
       <Stack $gap={8}>
-        <Suspense fallback={null}>
-          <LevelLine tank={tank} value={level} onChange={setLevel} />
-        </Suspense>
+        <LevelAsk tank={tank} value={level} onChange={setLevel} />
         <FigureField
           label={`Copper, range ${dose.low.toFixed(2)} to ${dose.high.toFixed(2)}`}
           value={text}

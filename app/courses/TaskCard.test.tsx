@@ -110,6 +110,7 @@ test('a reading is typed in place, told against the range before it is kept; 21 
 
 test('with the level down a copper test reads high: 2.1 with 6.3 of 65 L missing is under the range', async () => {
   const { user, last } = await show('read')
+  await user.click(screen.getByRole('button', { name: 'Is the level down?' }))
   const level = await screen.findByLabelText('Is the level down? By how much')
   await user.type(screen.getByLabelText(/Copper, range 2.00 to 2.50/), '2.1')
   expect(await screen.findByText(/in range/)).toBeInTheDocument()

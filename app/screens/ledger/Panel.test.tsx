@@ -125,7 +125,8 @@ describe('forms beside the ledger', () => {
   test('how far the level is down goes with the tests, and stays when one is corrected', async () => {
     const { user, aside, last } = await open('reading')
     await user.type(within(aside).getByLabelText('copper'), '2.1')
-    const level = within(aside).getByLabelText('Is the level down? By how much')
+    await user.click(within(aside).getByRole('button', { name: 'Is the level down?' }))
+    const level = await within(aside).findByLabelText('Is the level down? By how much')
     await user.type(level, 'two')
     await user.click(within(aside).getByRole('button', { name: 'Log the readings' }))
     expect(within(aside).getByText('how far under the line, such as 1.5')).toBeInTheDocument()

@@ -17,7 +17,7 @@ import { dayBeside } from '../../../../core/time/words.ts'
 import { PARAMETERS_AS_ASKED } from '../../../../core/catalogue/parameters-as-asked.ts'
 import { parameterValue, quantityText } from '../../../../core/words/quantities.ts'
 import { levelTypedAgain, readLevelDown } from '../../../../core/water/level-typed.ts'
-import { LevelLine } from '../../../water/LevelLine.tsx'
+import { LevelAsk } from '../../../water/LevelAsk.tsx'
 import { EntryForm, useStartWhen, type FormProps, type FormRead } from './EntryForm.tsx'
 
 const Grid = styled.div`
@@ -98,6 +98,14 @@ export function ReadingForm({ tank, day, correcting, onDone }: FormProps<Content
     >
       {(problems: Problems) => (
         <>
+          {tank.water === 'marine' && (
+            <LevelAsk
+              tank={tank}
+              value={levelText}
+              onChange={(text) => form.setValue('level', text)}
+              isOver={Boolean(corrected)}
+            />
+          )}
           <Grid>
             {shown.map((parameter, i) => {
               const last = lastValue(journal, tank.id, parameter.id, thisInstant() + 1)
@@ -134,14 +142,6 @@ export function ReadingForm({ tank, day, correcting, onDone }: FormProps<Content
                   label: name,
                 })),
               ]}
-            />
-          )}
-          {tank.water === 'marine' && (
-            <LevelLine
-              tank={tank}
-              value={levelText}
-              onChange={(text) => form.setValue('level', text)}
-              isOver={Boolean(corrected)}
             />
           )}
           <AreaField control={form.control} name="note" label="Note" />
