@@ -177,3 +177,36 @@ test('two dewormings while copper runs: the warnings before it starts and at eac
   await expect(page.getByText('both rounds again, a week apart')).toBeVisible()
   expect(await axe(page)).toEqual([])
 })
+
+test('kanamycin on the phone: the sore is looked at by width and by word, and three looks worse lead to the veterinarian’s page', async ({
+  page,
+}) => {
+  test.setTimeout(240_000)
+  await page.setViewportSize({ width: 390, height: 844 })
+  const kanamycin = product('kanamycin', 'kanamycin', { kind: 'powder', activeFraction: 1 })
+  await open(page, [...HOUSE, kanamycin], 0)
+  await page.goto('/courses/new?definition=qt-add-kanamycin&tank=q')
+  await expect(page.getByText(/prescription/i).first()).toBeVisible()
+  for (const box of await page.getByRole('checkbox', { name: 'I have read this' }).all()) await box.check()
+  for (const field of await page.getByRole('textbox', { name: /^Reason/ }).all())
+    await field.fill('the vet asked for it')
+  for (const box of await page.getByRole('checkbox', { name: /veterinarian/ }).all()) await box.check()
+  await page.getByRole('button', { name: 'Start the course' }).click()
+  await expect(page).toHaveURL(/\/courses\/course-/)
+  const course = new URL(page.url()).pathname
+  const look = page.getByRole('group', { name: 'The sore of Cobalt' })
+  const widths = ['4', '6', '9', '12']
+  for (const [day, mm] of widths.entries()) {
+    await page.clock.setSystemTime(ORIGIN + (24 * day + 10) * HOUR)
+    await page.goto(course)
+    await look.getByText('worse', { exact: true }).click()
+    await look.getByLabel('How wide').fill(mm)
+    await page.getByRole('button', { name: 'Log the look' }).click()
+    await expect(look).toBeHidden()
+  }
+  const vet = page.getByRole('link', { name: /veterinarian/ }).first()
+  await vet.click()
+  await expect(page).toHaveURL(/\/vet/)
+  await expect(page.getByText(/12 mm/).first()).toBeVisible()
+  expect(await axe(page)).toEqual([])
+})
