@@ -22,6 +22,7 @@ const shared = {
   ],
   moduleNameMapper: {
     '\\.css$': '<rootDir>/scripts/testing/no-css.cjs',
+    '/storage/check-thread\\.ts$': '<rootDir>/app/storage/check-here.ts',
     '/worker/thread\\.ts$': '<rootDir>/scripts/testing/thread.ts',
   },
 }

@@ -8,7 +8,7 @@ import { JournalProvider } from './journal/provider.tsx'
 import { startLook } from './look/look.ts'
 import { guardPresses } from './frame/one-press.ts'
 import type { Ports } from './ports.ts'
-import { whenIdle } from './safety/guard-when-idle.ts'
+import { whenIdle } from './frame/when-idle.ts'
 import { offerCore } from './worker/script.ts'
 import { makeWritesStrict } from './storage/durability.ts'
 

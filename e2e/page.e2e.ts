@@ -159,11 +159,15 @@ test('the server answers on this machine alone', async () => {
   await expect(fetch(`http://${outside!.address}:${PORT}/`, { signal: AbortSignal.timeout(3000) })).rejects.toThrow()
 })
 
-test('the ledger’s first view needs at most 300 KB of JavaScript, gzipped', async ({ page }) => {
+test('the ledger’s first view needs at most 290 KB of JavaScript, gzipped, on the first visit and on every later one', async ({
+  page,
+}) => {
   let bytes = 0
   const asked: Promise<void>[] = []
   page.on('response', (response) => {
-    if (!response.url().endsWith('.js') || response.request().serviceWorker()) return
+    // What checks the stored entries runs on a thread of its own.
+    const isThread = /worker-[^/]*\.js$/.test(response.url())
+    if (!response.url().endsWith('.js') || response.request().serviceWorker() || isThread) return
     asked.push(response.body().then((body) => void (bytes += gzipSync(body, { level: 9 }).length)))
   })
   await page.addInitScript(() => {
@@ -171,12 +175,16 @@ test('the ledger’s first view needs at most 300 KB of JavaScript, gzipped', as
     // What comes when the page is idle is not of the first view, however long that takes on a busy machine.
     window.requestIdleCallback = () => 0
   })
-  await openSample(page)
-  await expect(today(page, 'Hall reef')).toBeVisible()
-  await page.waitForLoadState('networkidle')
-  await Promise.all(asked)
-  console.log(`first view: ${(bytes / 1000).toFixed(1)} KB`)
-  expect(bytes).toBeLessThanOrEqual(300_000)
+  for (const visit of ['first', 'later']) {
+    bytes = 0
+    await openSample(page)
+    await expect(today(page, 'Hall reef')).toBeVisible()
+    await page.waitForLoadState('networkidle')
+    await Promise.all(asked)
+    console.log(`${visit} view: ${(bytes / 1000).toFixed(1)} KB`)
+    expect(bytes).toBeGreaterThan(100_000)
+    expect(bytes).toBeLessThanOrEqual(290_000)
+  }
 })
 
 test('everything by keyboard: the ledger is walked, opened and closed, and the log line found', async ({ page }) => {

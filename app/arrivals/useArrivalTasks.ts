@@ -1,3 +1,4 @@
+import { whenIdle } from '../frame/when-idle.ts'
 import { useEffect, useMemo, useState } from 'react'
 import { benchTasks } from '../../core/bench/watch.ts'
 import { caseLookTasks } from '../../core/schedule/case-looks.ts'
@@ -19,10 +20,7 @@ interface Late {
 
 /** Loads it once the page is idle. */
 const loadLate = async (): Promise<Late['doorLooks']> => {
-  await new Promise<void>((resolve) => {
-    if (typeof requestIdleCallback === 'function') requestIdleCallback(() => resolve())
-    else setTimeout(resolve, 200)
-  })
+  await new Promise<void>((resolve) => whenIdle(resolve))
   return (await import('../../core/arrivals/door-looks.ts')).doorLookTasks
 }
 

@@ -1,4 +1,5 @@
-import { lazy, Suspense } from 'react'
+import { Suspense } from 'react'
+import { lazyWhenIdle } from '../frame/when-idle.ts'
 import { benchAddress, benchProcedureFor } from '../../core/bench/for-task.ts'
 import { takesTool } from '../../core/biosecurity/tools.ts'
 import type { PlanPage } from '../../core/catalogue/courses/definitions.ts'
@@ -17,7 +18,7 @@ import { alsoForWords } from '../../core/courses/board/also-for-words.ts'
 import { waitingOf } from '../../core/courses/warnings/waiting.ts'
 import { amountText, makesText } from './words.ts'
 
-const ToolChoice = lazy(async () => ({ default: (await import('../safety/ToolChoice.tsx')).ToolChoice }))
+const ToolChoice = lazyWhenIdle(async () => ({ default: (await import('../safety/ToolChoice.tsx')).ToolChoice }))
 
 interface TaskCardProps {
   plan: CoursePlan

@@ -4,6 +4,7 @@ import { startInWords } from '../../core/courses/course.ts'
 import type { Content, Entry } from '../../core/journal/entry.ts'
 import { Journal } from '../../core/journal/journal.ts'
 import { stampBound, withinBound } from '../../core/journal/stamps.ts'
+import { checkEntries } from '../storage/check-thread.ts'
 import { openJournalStore, type JournalStore, type Recovered, type Unreadable } from '../storage/journal-store.ts'
 import { dropCountsOf } from '../storage/press-store.ts'
 import { openPhotoStore, type PhotoStore } from '../storage/photo-store.ts'
@@ -29,7 +30,7 @@ export const newId = (): string => uuid()
 
 function storeOf(which: Which): JournalStore {
   let store = stores.get(which)
-  if (!store) stores.set(which, (store = openJournalStore(`brinvo-${which}`, newId)))
+  if (!store) stores.set(which, (store = openJournalStore(`brinvo-${which}`, newId, checkEntries)))
   return store
 }
 

@@ -1,4 +1,5 @@
 import { useEffect, useSyncExternalStore } from 'react'
+import { whenIdle } from '../frame/when-idle.ts'
 
 type Guard = typeof import('../../core/safety/guard.ts')
 
@@ -16,13 +17,6 @@ export async function loadGuard(): Promise<Guard> {
 
 /** What judges entries; null until it is here. */
 export const guardNow = (): Guard | null => guard
-
-/** Runs something once the page has nothing else to do. */
-export const whenIdle = (run: () => void): void => {
-  // Not in every browser.
-  if (typeof requestIdleCallback === 'function') requestIdleCallback(run, { timeout: 1000 })
-  else setTimeout(run, 200)
-}
 
 function loadWhenIdle(): void {
   if (guard !== null || isLoading) return

@@ -1,6 +1,7 @@
 import localforage from 'localforage'
 import type { Entry } from '../../core/journal/entry.ts'
 import type { Explained } from '../../core/schema/explain.ts'
+import { checkEntries, type CheckEntries } from './check-here.ts'
 import { hasLocks, heldLocks, holdForPage, ifUnlocked, withLock } from './locks.ts'
 import { refusalOf, StorageRefusal } from './refusal.ts'
 
@@ -108,8 +109,9 @@ const isSegment = (key: string) => key.includes('.')
  * Opens a journal's store.
  * @param name   of the database
  * @param newId  makes ids no other tab makes
+ * @param check  checks what is read; on a thread of its own where the app gives one
  */
-export function openJournalStore(name: string, newId: () => string): JournalStore {
+export function openJournalStore(name: string, newId: () => string, check: CheckEntries = checkEntries): JournalStore {
   const db = localforage.createInstance({ name, storeName: 'journal', driver: localforage.INDEXEDDB })
   const channel = typeof BroadcastChannel === 'undefined' ? null : new BroadcastChannel(name)
   const hearers = new Set<(arrival: Arrival) => void>()
@@ -157,8 +159,8 @@ export function openJournalStore(name: string, newId: () => string): JournalStor
     for (;;) {
       const fresh = (await db.keys()).filter((key) => isSegment(key) && !read.has(key)).sort()
       if (fresh.length === 0) return unreadable
-      // The checks are asked for where something is stored: the very first view does without them.
-      const { entryFault } = await import('../../core/journal/check.ts')
+      // The next segments are read while those before them are checked.
+      const checking: { key: string; values: readonly unknown[]; checked: ReturnType<CheckEntries> }[] = []
       for (const key of fresh) {
         read.add(key)
         const stored = await db.getItem<unknown>(key)
@@ -168,12 +170,17 @@ export function openJournalStore(name: string, newId: () => string): JournalStor
           unreadable.push({ key, value: stored, fault: { path: '', message: 'expected a list of entries' } })
           continue
         }
+        const values = stored as unknown[]
+        checking.push({ key, values, checked: check(values) })
+      }
+      for (const { key, values, checked } of checking) {
+        const faults = await checked
         const entries: Entry[] = []
-        for (const value of stored as unknown[]) {
-          const fault = entryFault(value)
+        values.forEach((value, i) => {
+          const fault = faults[i] ?? null
           if (fault === null) entries.push(value as Entry)
           else unreadable.push({ key, value, fault })
-        }
+        })
         take(entries)
       }
     }

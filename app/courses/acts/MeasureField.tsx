@@ -1,4 +1,5 @@
-import { lazy, Suspense } from 'react'
+import { Suspense } from 'react'
+import { lazyWhenIdle } from '../../frame/when-idle.ts'
 import type { CountMeasure } from '../../../core/catalogue/courses/definitions.ts'
 import { measureScale } from '../../../core/catalogue/measures.ts'
 import { FigureField } from '../../fields/plain.tsx'
@@ -6,7 +7,7 @@ import { Stepper } from '../../fields/Stepper.tsx'
 import { Line, Small, Stack } from '../../look/text.ts'
 
 // Most measures are counted or typed: the drawings of the others come with the first of them.
-const StepChoice = lazy(async () => ({ default: (await import('./StepChoice.tsx')).StepChoice }))
+const StepChoice = lazyWhenIdle(async () => ({ default: (await import('./StepChoice.tsx')).StepChoice }))
 
 interface MeasureFieldProps {
   measure: CountMeasure

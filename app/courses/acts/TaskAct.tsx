@@ -1,4 +1,4 @@
-import { lazy, Suspense, type ReactNode } from 'react'
+import { Suspense, type ReactNode } from 'react'
 import type { Act } from '../../../core/catalogue/courses/definitions.ts'
 import { TRANSFER_RULES } from '../../../core/catalogue/treatments/transfer-rules.data.ts'
 import { isActOff } from '../../../core/courses/acts/act-off.ts'
@@ -9,6 +9,7 @@ import { countdownText, timeOf } from '../../../core/time/words.ts'
 import { MS_PER_HOUR } from '../../../core/time/zone.ts'
 import { LESION_STEP } from '../../../core/watching/lesion-words.ts'
 import { measureText } from '../../../core/words/measure.ts'
+import { lazyWhenIdle } from '../../frame/when-idle.ts'
 import { thisInstant, useNow } from '../../frame/now.tsx'
 import { useKeeping, UnkeptNote } from '../../journal/keeping.tsx'
 import { useHousehold } from '../../journal/provider.tsx'
@@ -20,33 +21,36 @@ import { DoseAct } from './DoseAct.tsx'
 import { LookAct } from './LookAct.tsx'
 import type { ActProps } from './act-props.ts'
 
-const LazyBath = lazy(async () => ({ default: (await import('./BathAct.tsx')).BathAct }))
-const LazyFeed = lazy(async () => ({ default: (await import('./FeedAct.tsx')).FeedAct }))
-const LazyDip = lazy(async () => ({ default: (await import('./DipAct.tsx')).DipAct }))
-const LazyDipCount = lazy(async () => ({ default: (await import('./DipCountAct.tsx')).DipCountAct }))
-const LazyMeasure = lazy(async () => ({ default: (await import('./counting.ts')).MeasureAct }))
-const LazyLevel = lazy(async () => ({ default: (await import('../../water/LevelLine.tsx')).LevelLine }))
-const LazyHeads = lazy(async () => ({ default: (await import('./HeadCountAct.tsx')).HeadCountAct }))
-const LazySwitches = lazy(async () => ({ default: (await import('./SwitchesAct.tsx')).SwitchesAct }))
-const LazyReason = lazy(async () => ({ default: (await import('./CloseByReason.tsx')).CloseByReason }))
-const LazyLesion = lazy(async () => ({ default: (await import('./LesionAct.tsx')).LesionAct }))
-const LazyCount = lazy(async () => ({ default: (await import('./counting.ts')).CountAct }))
+const LazyBath = lazyWhenIdle(async () => ({ default: (await import('./BathAct.tsx')).BathAct }))
+const LazyFeed = lazyWhenIdle(async () => ({ default: (await import('./FeedAct.tsx')).FeedAct }))
+const LazyDip = lazyWhenIdle(async () => ({ default: (await import('./DipAct.tsx')).DipAct }))
+const LazyDipCount = lazyWhenIdle(async () => ({ default: (await import('./DipCountAct.tsx')).DipCountAct }))
+const LazyMeasure = lazyWhenIdle(async () => ({ default: (await import('./counting.ts')).MeasureAct }))
+const LazyLevel = lazyWhenIdle(async () => ({ default: (await import('../../water/LevelLine.tsx')).LevelLine }))
+const LazyHeads = lazyWhenIdle(async () => ({ default: (await import('./HeadCountAct.tsx')).HeadCountAct }))
+const LazySwitches = lazyWhenIdle(async () => ({ default: (await import('./SwitchesAct.tsx')).SwitchesAct }))
+const LazyReason = lazyWhenIdle(async () => ({ default: (await import('./CloseByReason.tsx')).CloseByReason }))
+const LazyLesion = lazyWhenIdle(async () => ({ default: (await import('./LesionAct.tsx')).LesionAct }))
+const LazyCount = lazyWhenIdle(async () => ({ default: (await import('./counting.ts')).CountAct }))
+
+/** Where a button will stand: what is below it does not jump when it comes. */
+const ROOM = <div style={{ minHeight: 44 }} />
 
 /** The doing of each act. A test asks for one an act. */
 export const ACTS: Record<Act, (props: ActProps) => ReactNode> = {
   dose: DoseAct,
   bath: (props) => (
-    <Suspense fallback={null}>{props.task.dip ? <LazyDip {...props} /> : <LazyBath {...props} />}</Suspense>
+    <Suspense fallback={ROOM}>{props.task.dip ? <LazyDip {...props} /> : <LazyBath {...props} />}</Suspense>
   ),
   feed: (props) => (
-    <Suspense fallback={null}>
+    <Suspense fallback={ROOM}>
       <LazyFeed {...props} />
     </Suspense>
   ),
   change: ChangeAct,
   read: ReadAct,
   count: (props) => (
-    <Suspense fallback={null}>
+    <Suspense fallback={ROOM}>
       {props.task.measure === 'patch-stage' ? (
         <LazyCount {...props} />
       ) : props.task.measure === 'head-count' ? (
@@ -60,7 +64,7 @@ export const ACTS: Record<Act, (props: ActProps) => ReactNode> = {
   ),
   look: (props) =>
     props.task.step === LESION_STEP ? (
-      <Suspense fallback={null}>
+      <Suspense fallback={ROOM}>
         <LazyLesion {...props} />
       </Suspense>
     ) : (
@@ -71,7 +75,7 @@ export const ACTS: Record<Act, (props: ActProps) => ReactNode> = {
   bench: TickAct,
   tick: (props) =>
     props.task.switches || props.task.moves ? (
-      <Suspense fallback={null}>
+      <Suspense fallback={ROOM}>
         <LazySwitches {...props} />
       </Suspense>
     ) : (
@@ -80,7 +84,7 @@ export const ACTS: Record<Act, (props: ActProps) => ReactNode> = {
   mark: TickAct,
   close: (props) =>
     props.task.needsReason ? (
-      <Suspense fallback={null}>
+      <Suspense fallback={ROOM}>
         <LazyReason {...props} />
       </Suspense>
     ) : (

@@ -1,4 +1,4 @@
-import { lazy, Suspense, useContext } from 'react'
+import { Suspense, useContext } from 'react'
 import { Link } from 'react-aria-components'
 import { styled } from 'styled-components'
 import { residentsOf } from '../../../core/household/animals.ts'
@@ -16,7 +16,7 @@ import { LeadStrip } from '../../courses/LeadStrip.tsx'
 import { tankOfPlan } from '../../courses/usePlans.ts'
 import { phaseWords } from '../../courses/words.ts'
 import { useNow } from '../../frame/now.tsx'
-import { whenIdle } from '../../safety/guard-when-idle.ts'
+import { lazyWhenIdle } from '../../frame/when-idle.ts'
 import { expectedIn, type Column } from './columns.ts'
 import { PlansContext } from './plans.ts'
 import { Who } from './who.ts'
@@ -145,10 +145,7 @@ export function ColumnHead({ column: { tank, folded }, onUnfold }: { column: Col
 }
 
 // How often each fish is handled is reckoned once the page has nothing else to do.
-const Handled = lazy(async () => {
-  await new Promise<void>((done) => whenIdle(done))
-  return { default: (await import('./Handled.tsx')).Handled }
-})
+const Handled = lazyWhenIdle(async () => ({ default: (await import('./Handled.tsx')).Handled }))
 
 /** A course in the head of its tank: its name, its day and its clock. */
 function CourseLine({ plan }: { plan: CoursePlan }) {
