@@ -18,7 +18,7 @@ function reefWith(group: string, ...readings: [daysAgo: number, parameter: strin
       name: 'Reef',
       water: 'marine',
       role: 'display',
-      profile: 'reef-sps',
+      profile: 'reef-lps',
       sheet: { shape: { kind: 'known', litres: 300 } },
     }),
     record({

@@ -152,17 +152,17 @@ describe('a plan on its page', () => {
       reading(0, 'k', 350, 'mg/L'),
       reading(0, 'alk-kh', 8, 'dKH'),
     )
-    // 10 mg/L of potassium in 300 L, from 50 mg/mL.
-    expect(await screen.findByText('350 mg/L → 360 mg/L')).toBeVisible()
+    // 10 mg/L of potassium in 300 L, from 50 mg/mL, in four portions.
+    expect(await screen.findByText('350 mg/L → 353 mg/L')).toBeVisible()
     expect(screen.getByText(/second kit or a lab before the first dose/)).toBeVisible()
     expect(screen.queryByText(/licensed aquatic veterinarian/)).toBeNull()
-    await user.click(screen.getByRole('button', { name: 'Log 60 mL' }))
+    await user.click(screen.getByRole('button', { name: 'Log 15 mL' }))
     await waitFor(() =>
       expect(lines('dose')).toMatchObject([
-        { ingredient: 'potassium-chloride', amount: 60, massMg: 3000, courseId: 'p' },
+        { ingredient: 'potassium-chloride', amount: 15, massMg: 750, courseId: 'p' },
       ]),
     )
-    await waitFor(() => expect(screen.queryByText('350 mg/L → 360 mg/L')).toBeNull())
+    await waitFor(() => expect(screen.queryByText('350 mg/L → 353 mg/L')).toBeNull())
   })
 
   test('rocks are counted one by one, with a press each, and logged at one press', async () => {

@@ -171,10 +171,10 @@ export class Keeper {
     const { decimals, short } = parameterById(parameter)!
     const water = this.waterOf(tankId)
     const shown = Math.max(0, water.tested(parameter, at)).toFixed(decimals)
-    const downL = Number(water.missingL.toFixed(2))
+    const missing = Number(water.missingL.toFixed(2))
     const name = tankById(this.journal, tankId)!.short
     const word = WORDS[parameter] ?? short
-    this.line(`${name} ${word} ${shown}${UNITS[parameter] ?? ''}${downL > 0 ? ` level down ${downL}L` : ''}`, at)
+    this.line(`${name} ${word} ${shown}${UNITS[parameter] ?? ''}${missing > 0 ? ` level down ${missing}l` : ''}`, at)
   }
 
   /** Logs a line; what the water speaks against is written down as trouble, and logged as it happened. */
