@@ -1,5 +1,5 @@
 import { entryFault } from '../../core/journal/check.ts'
-import type { Checked, ToCheck } from './check-thread.ts'
+import type { Checked, ToCheck } from './check-on-thread.ts'
 
 // Only the faults are sent back: most values have none.
 addEventListener('message', ({ data: { id, values } }: MessageEvent<ToCheck>) => {

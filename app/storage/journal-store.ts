@@ -1,8 +1,8 @@
 import localforage from 'localforage'
 import type { Entry } from '../../core/journal/entry.ts'
-import type { Explained } from '../../core/schema/explain.ts'
 import { checkEntries, type CheckEntries } from './check-here.ts'
 import { hasLocks, heldLocks, holdForPage, ifUnlocked, withLock } from './locks.ts'
+import { isSegment, readNewSegments, type Unreadable } from './read-segments.ts'
 import { refusalOf, StorageRefusal } from './refusal.ts'
 
 /** Entries in a segment that is still written to: each append rewrites one segment, so it stays small. */
@@ -26,15 +26,6 @@ export type Arrival =
   | { kind: 'replaced' }
   /** The browser had cleared the database; what this tab held in memory was written again. */
   | { kind: 'restored'; count: number }
-
-/** A stored value that is no entry: it stays where it is until it is mended or discarded. */
-export interface Unreadable {
-  /** Segment it is stored in. */
-  key: string
-  value: unknown
-  /** Where in it, and what would be right. */
-  fault: Explained
-}
 
 /** Segments that are being written for an import, or in place of the whole journal. */
 interface UnderWay {
@@ -103,7 +94,6 @@ const isSame = (a: unknown, b: unknown) => JSON.stringify(a) === JSON.stringify(
 
 const segmentKey = (writer: string, number: number) => `${writer}.${String(number).padStart(6, '0')}`
 const writerOf = (key: string) => key.slice(0, key.lastIndexOf('.'))
-const isSegment = (key: string) => key.includes('.')
 
 /**
  * Opens a journal's store.
@@ -152,39 +142,7 @@ export function openJournalStore(name: string, newId: () => string, check: Check
 
   const readEpoch = async (): Promise<string> => (await db.getItem<string>(EPOCH)) ?? ''
 
-  /** Reads segments that were not read yet; answers the stored values that are no entries. */
-  async function readSegments(read: Set<string>, take: (entries: Entry[]) => void): Promise<Unreadable[]> {
-    const unreadable: Unreadable[] = []
-    // Another tab may pack segments together meanwhile: look again until nothing new has turned up.
-    for (;;) {
-      const fresh = (await db.keys()).filter((key) => isSegment(key) && !read.has(key)).sort()
-      if (fresh.length === 0) return unreadable
-      // The next segments are read while those before them are checked.
-      const checking: { key: string; values: readonly unknown[]; checked: ReturnType<CheckEntries> }[] = []
-      for (const key of fresh) {
-        read.add(key)
-        const stored = await db.getItem<unknown>(key)
-        // Packed into another segment meanwhile.
-        if (stored === null) continue
-        if (!Array.isArray(stored)) {
-          unreadable.push({ key, value: stored, fault: { path: '', message: 'expected a list of entries' } })
-          continue
-        }
-        const values = stored as unknown[]
-        checking.push({ key, values, checked: check(values) })
-      }
-      for (const { key, values, checked } of checking) {
-        const faults = await checked
-        const entries: Entry[] = []
-        values.forEach((value, i) => {
-          const fault = faults[i] ?? null
-          if (fault === null) entries.push(value as Entry)
-          else unreadable.push({ key, value, fault })
-        })
-        take(entries)
-      }
-    }
-  }
+  const readSegments = (read: Set<string>, take: (entries: Entry[]) => void) => readNewSegments(db, check, read, take)
 
   async function load(take: (entries: Entry[]) => void): Promise<LoadReport> {
     const report: LoadReport = { recovered: null, unreadable: [] }

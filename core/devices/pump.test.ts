@@ -226,11 +226,27 @@ test('what a pump doses in a day counts for a dose by hand', () => {
     group: 'other',
     count: 1,
   }
+  const writtenDay: Content = {
+    kind: 'dose',
+    ...at(0.5),
+    tankId: 'hall',
+    ingredient: 'potassium-carbonate',
+    amount: 24,
+    unit: 'mL',
+    massMg: 1200,
+    deviceId: 'p',
+  }
   // 40 mL raise alkalinity by 0.72 dKH, the pump's 24 mL by 0.43: each alone is under 1.
   expect(byHand(house(fish))).toEqual([])
   expect(byHand(house(fish, plan))).toMatchObject([
     { what: expect.stringMatching(/1\.15 dKH today, 0\.43\d* dKH by the pump$/) as string },
   ])
+  // The day of a pump that is written down counts once.
+  expect(byHand(house(fish, plan, writtenDay))).toMatchObject([
+    { what: expect.stringMatching(/1\.15 dKH today, 0\.43\d* dKH of it already$/) as string },
+  ])
+  const full = { ...writtenDay, ...at(1), amount: 50, massMg: 2500 } as Content
+  expect(concernsOf(house(fish, plan), full, { now: on(1) }).filter(({ rule }) => rule === 'day-cap')).toEqual([])
 })
 
 test('what a probe remembers is written down as if somebody had listened', () => {

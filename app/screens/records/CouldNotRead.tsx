@@ -9,7 +9,7 @@ import { useHousehold } from '../../journal/provider.tsx'
 import { Button } from '../../look/buttons.ts'
 import { Bar, Heading, Line, Small, Stack } from '../../look/text.ts'
 import { downloadText } from '../../storage/download.ts'
-import type { Unreadable } from '../../storage/journal-store.ts'
+import type { Unreadable } from '../../storage/read-segments.ts'
 
 /** So many are shown at a time: the next come up as these are mended. */
 const SHOWN = 20

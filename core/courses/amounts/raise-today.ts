@@ -7,7 +7,7 @@ import type { Settings } from '../../household/settings.ts'
 import { shelfOf, type ShelfProduct } from '../../household/shelf.ts'
 import type { Tank } from '../../household/tanks.ts'
 import type { ContentOf } from '../../journal/entry.ts'
-import type { Journal, Line } from '../../journal/journal.ts'
+import { firstAtOrAfter, type Journal, type Line } from '../../journal/journal.ts'
 import { holds, levelsOf, valuesOf } from '../../readings/evidence.ts'
 import { raisedBy } from '../../readings/raises.ts'
 import { dayApart } from '../rules/quantities.ts'
@@ -24,7 +24,10 @@ export interface RaiseToday {
   salt: CorrectionSalt
   product: ShelfProduct | null
   testedAt: number
-  /** Today's reading with the portions that went in since, and what this portion makes of it before anything is taken up; in the parameter's unit. */
+  /**
+   * Today's reading with the portions that went in since, and what this portion makes of it before the tank uses any; in the
+   * parameter's unit.
+   */
   from: number
   to: number
   /** What it is raised to over the days. */
@@ -55,13 +58,20 @@ const LEAST_SHARE = 0.02
 type DoseLine = Line<ContentOf<'dose'>>
 
 /** What raised a parameter in a tank between two instants, in time order. */
-const raisingDoses = (journal: Journal, tankId: string, parameterId: string, since: number, now: number): DoseLine[] =>
-  journal
-    .ofKind('dose')
+const raisingDoses = (
+  journal: Journal,
+  tankId: string,
+  parameterId: string,
+  since: number,
+  now: number,
+): DoseLine[] => {
+  const lines = journal.ofKind('dose')
+  return lines
+    .slice(firstAtOrAfter(lines, since))
     .filter(
-      ({ at, content }) =>
-        content.tankId === tankId && at >= since && at <= now && raisedBy(content.ingredient, parameterId, 1) > 0,
+      ({ at, content }) => content.tankId === tankId && at <= now && raisedBy(content.ingredient, parameterId, 1) > 0,
     )
+}
 
 /**
  * The next portion of a salt by hand, from today's test and under the caps of a day: outbreaks.md 5.3, 5.4 and 5.2, element-correct and

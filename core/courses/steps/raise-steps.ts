@@ -68,7 +68,7 @@ function raiseTask(input: TaskInput, step: Step): Draft | null {
         : 'At once, slowly, into strong flow.',
     ingredient: salt.id,
     dose,
-    makes: `${say(raise.from)} → ${say(raise.to)}${plan.dosedPerDay - plan.risePerDay > 1e-9 ? ', of which some is taken up' : ''}`,
+    makes: `${say(raise.from)} → ${say(raise.to)}${plan.dosedPerDay - plan.risePerDay > 1e-9 ? ', of which the tank uses some' : ''}`,
     notBefore: raise.notBefore,
     best: Math.max(raise.testedAt, raise.notBefore),
     notAfter: clock.instantAt(today + 1),

@@ -37,51 +37,66 @@ function capFor(journal: Journal, { tank, residents, from }: WaterState, paramet
   return isPlanned ? Math.max(cap, SILICATE_START.mgPerL) : cap
 }
 
-/** What doses of the same local day raised a parameter already, in its unit. */
-function raisedToday(journal: Journal, tankId: string, parameter: string, at: number, except?: string): number {
+type Dose = ContentOf<'dose'>
+
+/** The doses into a tank on the local day of an instant. */
+function dosesOfDay(journal: Journal, tankId: string, at: number, except?: string): Dose[] {
   const { clock } = settingsOf(journal) ?? DEFAULT_SETTINGS
   const day = clock.dayOf(at)
   const [from, until] = [clock.instantAt(day), clock.instantAt(day + 1)]
-  let sum = 0
-  for (const { content, struck, id, at: when } of journal.about(`water:${tankId}`)) {
-    if (struck || id === except || when < from || when >= until) continue
-    const netL = netVolumeAt(journal, tankId, when)
-    if (content.kind === 'dose' && countedMassMg(content) !== undefined && netL !== null)
-      sum += raisedBy(content.ingredient, parameter, countedMassMg(content)! / netL)
-  }
-  return sum
+  return journal
+    .about(`water:${tankId}`)
+    .flatMap(({ content, struck, id, at: when }) =>
+      !struck && id !== except && when >= from && when < until && content.kind === 'dose' ? [content] : [],
+    )
 }
 
-/** What the running pumps of a tank raise a parameter by in a day, in its unit. */
-function pumpedPerDay(journal: Journal, { tank }: WaterState, parameter: string, at: number): number {
+/** What doses raised a parameter, in its unit. */
+const raisedByAll = (doses: readonly Dose[], parameter: string, netL: number): number =>
+  doses.reduce((sum, dose) => sum + raisedBy(dose.ingredient, parameter, (countedMassMg(dose) ?? 0) / netL), 0)
+
+/**
+ * What the running pumps of a tank raise a parameter by in a day, in its unit.
+ * @param written devices whose day is written down as a dose already: it counts as one
+ */
+function pumpedPerDay(
+  journal: Journal,
+  { tank }: WaterState,
+  parameter: string,
+  at: number,
+  written: ReadonlySet<string | undefined>,
+): number {
   const { timeZone } = settingsOf(journal) ?? DEFAULT_SETTINGS
   return pumpsInTank(journal, tank, timeZone, at)
+    .filter(({ deviceId }) => !written.has(deviceId))
     .flatMap(({ rises }) => rises)
     .reduce((sum, rise) => sum + (rise.parameter.id === parameter ? rise.dosed : 0), 0)
 }
 
 /**
- * What a dose raises beyond the caps of a day, with what was dosed that day already and what pumps dose: outbreaks.md 5.4, by the corals of the
- * tank. Carbonates and
- * bicarbonates, of sodium or potassium, count together as alkalinity.
+ * What a dose raises beyond the caps of a day, with what was dosed that day already and what pumps dose: outbreaks.md 5.4, by the corals of
+ * the tank. Carbonates and bicarbonates, of sodium or potassium, count together as alkalinity.
  * @param mgPerL of what the product's strength is counted in, that go in on that day
  */
 export function dayCapConcerns(
   journal: Journal,
-  { tankId, ingredient }: Pick<ContentOf<'dose'>, 'tankId' | 'ingredient'>,
+  { tankId, ingredient, deviceId }: Pick<Dose, 'tankId' | 'ingredient' | 'deviceId'>,
   mgPerL: number,
   water: WaterState,
   at: number,
   except?: string,
 ): Concern[] {
   const { units } = settingsOf(journal) ?? DEFAULT_SETTINGS
+  const sameDay = dosesOfDay(journal, tankId, at, except)
+  const written = new Set([deviceId, ...sameDay.map((dose) => dose.deviceId)])
+  const netL = netVolumeAt(journal, tankId, at)
   return CAPPED.flatMap((id): Concern[] => {
     const adds = raisedBy(ingredient, id, mgPerL)
     const parameter = parameterById(id)
     const cap = parameter && adds > 0 ? capFor(journal, water, parameter) : null
     if (!parameter || cap === null) return []
-    const before = raisedToday(journal, tankId, id, at, except)
-    const pumped = pumpedPerDay(journal, water, id, at)
+    const before = netL === null ? 0 : raisedByAll(sameDay, id, netL)
+    const pumped = pumpedPerDay(journal, water, id, at, written)
     const sum = before + pumped + adds
     if (sum <= cap * SLACK) return []
     // What the tank uses in a day does not raise it.

@@ -28,7 +28,7 @@ import { SHORT_LOOKS } from '../../catalogue/watching.data.ts'
 import { shortLookContent } from '../../watching/short-looks.ts'
 import { MS_PER_DAY, MS_PER_HOUR } from '../../time/zone.ts'
 import { broughtBeside, householdFor, KEEPER_SETTINGS, MAIN } from './household.ts'
-import { ModelWater } from './model-water.ts'
+import { DRIFTS, FIRST_LEVELS, ModelWater } from './model-water.ts'
 import { countedOn, stageOn } from './outcome.ts'
 import type { Temperament } from './temperaments.ts'
 
@@ -57,19 +57,6 @@ const { clock } = KEEPER_SETTINGS
 
 /** How wide a sore is by a day of its treatment, mm. */
 const lesionOn = (day: number, isFailing: boolean): number => Math.max(0, isFailing ? 6 + 2 * day : 8 - day)
-
-/** Waters that begin outside their band, by what the plan is to put right. */
-const FIRST_LEVELS: Readonly<Record<string, Readonly<Record<string, number>>>> = {
-  'nutrient-lower': { no3: 35, po4: 0.25 },
-  'nutrient-raise': { no3: 0.5, po4: 0.01 },
-  'fallow-45': { temp: 27.5 },
-  'coral-45': { temp: 27.5 },
-  'fallow-fw': { temp: 25.5 },
-  'element-correct': { k: 350, ca: 380, mg: 1200, 'alk-kh': 6.8 },
-}
-const DRIFTS: Readonly<Record<string, Readonly<Record<string, { perDay: number; until: number }>>>> = {
-  'nutrient-lower': { no3: { perDay: -1.5, until: 6 }, po4: { perDay: -0.01, until: 0.06 } },
-}
 
 /** What the log line calls a test whose heading it does not read. */
 const WORDS: Readonly<Record<string, string>> = { tan: 'tan', nh3: 'badge' }

@@ -40,6 +40,20 @@ const USUAL: Record<'marine' | 'freshwater', Readonly<Record<string, number>>> =
   },
 }
 
+/** Waters that begin outside their band, by what the plan is to put right. */
+export const FIRST_LEVELS: Readonly<Record<string, Readonly<Record<string, number>>>> = {
+  'nutrient-lower': { no3: 35, po4: 0.25 },
+  'nutrient-raise': { no3: 0.5, po4: 0.01 },
+  'fallow-45': { temp: 27.5 },
+  'coral-45': { temp: 27.5 },
+  'fallow-fw': { temp: 25.5 },
+  'element-correct': { k: 350, ca: 380, mg: 1200, 'alk-kh': 6.8 },
+}
+/** What moves by itself in them. */
+export const DRIFTS: Readonly<Record<string, Readonly<Record<string, { perDay: number; until: number }>>>> = {
+  'nutrient-lower': { no3: { perDay: -1.5, until: 6 }, po4: { perDay: -0.01, until: 0.06 } },
+}
+
 /** Half-lives of what is used up by itself, days: silicate by diatoms. */
 const HALF_LIFE_DAYS: Readonly<Record<string, number>> = { sio2: 1 }
 
@@ -72,12 +86,6 @@ export class ModelWater {
     const level = this.levels.get(parameter) ?? 0
     const netL = netVolumeAt(this.journal, this.tankId, at)
     return parameter === 'salinity' && netL !== null ? (level * netL) / (netL - this.missingL) : level
-  }
-
-  /** What it comes to at the full line, whatever is missing. */
-  atLine(parameter: string, at: number): number {
-    this.passTo(at)
-    return this.levels.get(parameter) ?? 0
   }
 
   /** Lets an entry act on the water. */
